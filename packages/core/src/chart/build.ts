@@ -1,0 +1,53 @@
+import { emptyMap, setIn } from '../collections/persistent-map';
+import type { AccountId, AccountRecord } from './account';
+import { nameKey, USUAL_SETTINGS, type Chart, type ChartNode, type ChartSettings } from './chart';
+
+/** A chart without accounts. */
+export const emptyChart = (
+  settings: ChartSettings = USUAL_SETTINGS,
+  posted: ReadonlySet<AccountId> = new Set(),
+): Chart => ({
+  settings,
+  roots: [],
+  parents: emptyMap(),
+  numbers: emptyMap(),
+  names: emptyMap(),
+  posted,
+});
+
+const byParent = (records: readonly AccountRecord[]): Map<AccountId, AccountRecord[]> => {
+  const groups = new Map<AccountId, AccountRecord[]>();
+  for (const record of records) {
+    const group = groups.get(record.parentId ?? '');
+    if (group === undefined) groups.set(record.parentId ?? '', [record]);
+    else group.push(record);
+  }
+  return groups;
+};
+
+const nodesUnder = (
+  parentId: AccountId,
+  groups: Map<AccountId, AccountRecord[]>,
+): readonly ChartNode[] =>
+  (groups.get(parentId) ?? []).map(({ parentId: _parent, ...account }) => ({
+    account,
+    children: nodesUnder(account.id, groups),
+  }));
+
+/**
+ * A chart from its stored accounts; siblings keep the order in which they come.
+ * Law: `recordsOf(chartFrom(records))` holds the same records, parents first.
+ */
+export const chartFrom = (
+  records: readonly AccountRecord[],
+  settings: ChartSettings = USUAL_SETTINGS,
+  posted: ReadonlySet<AccountId> = new Set(),
+): Chart => {
+  let { parents, numbers, names } = emptyChart(settings);
+  for (const record of records) {
+    parents = setIn(parents, record.id, record.parentId ?? '');
+    if (record.number !== null) numbers = setIn(numbers, record.number, record.id);
+    if (settings.uniqueNames === 'chart') names = setIn(names, nameKey(record.name), record.id);
+  }
+  return { settings, posted, parents, numbers, names, roots: nodesUnder('', byParent(records)) };
+};

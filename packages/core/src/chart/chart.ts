@@ -1,0 +1,40 @@
+import type { PersistentMap } from '../collections/persistent-map';
+import type { Account, AccountId } from './account';
+
+/** An account in its place: the accounts below it follow in order. Never changed in place. */
+export interface ChartNode {
+  readonly account: Account;
+  readonly children: readonly ChartNode[];
+}
+
+/** What a chart's numbers and names must keep to. */
+export interface ChartSettings {
+  /** Usual length of a number, in digits. */
+  readonly digits: number;
+  /** Whether a name may stand twice under different parents. */
+  readonly uniqueNames: 'chart' | 'siblings';
+}
+
+/** The settings that a new chart begins with. */
+export const USUAL_SETTINGS: ChartSettings = { digits: 4, uniqueNames: 'chart' };
+
+/**
+ * A chart of accounts as an immutable value. Branches that an operation does not touch keep
+ * their identity, so that what is computed for a branch can be kept with it.
+ */
+export interface Chart {
+  readonly settings: ChartSettings;
+  readonly roots: readonly ChartNode[];
+  /** The parent's id by account id; empty text for a main account. */
+  readonly parents: PersistentMap<AccountId>;
+  /** The account's id by number. */
+  readonly numbers: PersistentMap<AccountId>;
+  /** The account's id by name key, kept when names are unique in the chart. */
+  readonly names: PersistentMap<AccountId>;
+  /** Accounts that have postings or an opening balance. */
+  readonly posted: ReadonlySet<AccountId>;
+}
+
+/** How names compare: without regard to case, width of characters, or white space. */
+export const nameKey = (name: string): string =>
+  name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase();

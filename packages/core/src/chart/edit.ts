@@ -1,0 +1,98 @@
+import { getIn, removeIn, setIn, type PersistentMap } from '../collections/persistent-map';
+import type { Account, AccountId } from './account';
+import { nameKey, type Chart, type ChartNode } from './chart';
+import { accountOf, parentIdOf, pathTo } from './queries';
+
+/** Where an account stands: under `parentId` (`null` for a main account), right after `afterId` (`null` when first). */
+export interface Place {
+  readonly parentId: AccountId | null;
+  readonly afterId: AccountId | null;
+}
+
+type EditSiblings = (siblings: readonly ChartNode[]) => readonly ChartNode[];
+
+const editAlong = (
+  siblings: readonly ChartNode[],
+  path: readonly AccountId[],
+  edit: EditSiblings,
+): readonly ChartNode[] => {
+  const [head, ...rest] = path;
+  if (head === undefined) return edit(siblings);
+  return siblings.map((node) =>
+    node.account.id === head ? { ...node, children: editAlong(node.children, rest, edit) } : node,
+  );
+};
+
+const editChildren = (chart: Chart, parentId: AccountId | null, edit: EditSiblings): Chart => ({
+  ...chart,
+  roots: editAlong(chart.roots, parentId === null ? [] : pathTo(chart, parentId), edit),
+});
+
+const inserted = (
+  siblings: readonly ChartNode[],
+  node: ChartNode,
+  afterId: AccountId | null,
+): readonly ChartNode[] => {
+  const index = siblings.findIndex((sibling) => sibling.account.id === afterId) + 1;
+  return [...siblings.slice(0, index), node, ...siblings.slice(index)];
+};
+
+const removeOwn = (
+  map: PersistentMap<AccountId>,
+  key: string,
+  id: AccountId,
+): PersistentMap<AccountId> => (getIn(map, key) === id ? removeIn(map, key) : map);
+
+const indexed = (chart: Chart, account: Account): Chart => ({
+  ...chart,
+  numbers:
+    account.number === null ? chart.numbers : setIn(chart.numbers, account.number, account.id),
+  names:
+    chart.settings.uniqueNames === 'chart'
+      ? setIn(chart.names, nameKey(account.name), account.id)
+      : chart.names,
+});
+
+const unindexed = (chart: Chart, account: Account): Chart => ({
+  ...chart,
+  numbers:
+    account.number === null ? chart.numbers : removeOwn(chart.numbers, account.number, account.id),
+  names: removeOwn(chart.names, nameKey(account.name), account.id),
+});
+
+/** Puts a node in its place. The caller has made sure that the place exists. */
+export const insertNode = (chart: Chart, node: ChartNode, place: Place): Chart => {
+  const grown = editChildren(chart, place.parentId, (siblings) =>
+    inserted(siblings, node, place.afterId),
+  );
+  const parents = setIn(grown.parents, node.account.id, place.parentId ?? '');
+  return indexed({ ...grown, parents }, node.account);
+};
+
+/** Takes a node, and with it everything below, out of its siblings; the indices of what is below stay. */
+const detach = (chart: Chart, id: AccountId): Chart =>
+  editChildren(chart, parentIdOf(chart, id), (siblings) =>
+    siblings.filter((node) => node.account.id !== id),
+  );
+
+/** Removes an account that has no children. */
+export const removeLeaf = (chart: Chart, account: Account): Chart => {
+  const shrunk = unindexed(detach(chart, account.id), account);
+  return { ...shrunk, parents: removeIn(shrunk.parents, account.id) };
+};
+
+/** Moves a node and all below it to another place. */
+export const relocate = (chart: Chart, node: ChartNode, place: Place): Chart =>
+  insertNode(detach(chart, node.account.id), node, place);
+
+/** Replaces what is kept of an account; its place stays. Gives the same chart when it is unknown. */
+export const updateAccount = (chart: Chart, id: AccountId, change: Partial<Account>): Chart => {
+  const before = accountOf(chart, id);
+  if (before === undefined) return chart;
+  const after = { ...before, ...change, id };
+  const edited = editChildren(chart, parentIdOf(chart, id), (siblings) =>
+    siblings.map((node) => (node.account.id === id ? { ...node, account: after } : node)),
+  );
+  if (before.number === after.number && before.name === after.name) return edited;
+  return indexed(unindexed(edited, before), after);
+};

@@ -1,0 +1,99 @@
+import { getIn, hasIn } from '../collections/persistent-map';
+import type { Account, AccountId, AccountRecord } from './account';
+import { nameKey, type Chart, type ChartNode } from './chart';
+
+/** Whether the chart has the account. */
+export const hasAccount = (chart: Chart, id: AccountId): boolean => hasIn(chart.parents, id);
+
+/** How many accounts the chart has. */
+export const accountCount = (chart: Chart): number => chart.parents.size;
+
+/** The parent's id; `null` for a main account or an unknown one. */
+export const parentIdOf = (chart: Chart, id: AccountId): AccountId | null =>
+  getIn(chart.parents, id) || null;
+
+/** The ids from the main account down to the account itself; empty when it is unknown. */
+export const pathTo = (chart: Chart, id: AccountId): readonly AccountId[] => {
+  const path: AccountId[] = [];
+  if (!hasAccount(chart, id)) return path;
+  for (let at: AccountId | null = id; at !== null; at = parentIdOf(chart, at)) path.unshift(at);
+  return path;
+};
+
+/** The nodes from the main account down to the account itself; empty when it is unknown. */
+export const nodesTo = (chart: Chart, id: AccountId): readonly ChartNode[] => {
+  const nodes: ChartNode[] = [];
+  let siblings = chart.roots;
+  for (const step of pathTo(chart, id)) {
+    const node = siblings.find((candidate) => candidate.account.id === step);
+    if (node === undefined) return [];
+    nodes.push(node);
+    siblings = node.children;
+  }
+  return nodes;
+};
+
+/** The account's node, or `undefined`. */
+export const nodeOf = (chart: Chart, id: AccountId): ChartNode | undefined =>
+  nodesTo(chart, id).at(-1);
+
+/** The account, or `undefined`. */
+export const accountOf = (chart: Chart, id: AccountId): Account | undefined =>
+  nodeOf(chart, id)?.account;
+
+/** The accounts directly under `parentId`; the main accounts for `null`. */
+export const childrenOf = (chart: Chart, parentId: AccountId | null): readonly ChartNode[] =>
+  parentId === null ? chart.roots : (nodeOf(chart, parentId)?.children ?? []);
+
+/** The accounts that share the account's parent, itself included. */
+export const siblingsOf = (chart: Chart, id: AccountId): readonly ChartNode[] =>
+  childrenOf(chart, parentIdOf(chart, id));
+
+/** The id of the sibling right before the account; `null` when it is the first. */
+export const previousIdOf = (chart: Chart, id: AccountId): AccountId | null => {
+  const siblings = siblingsOf(chart, id);
+  const index = siblings.findIndex((node) => node.account.id === id);
+  return siblings[index - 1]?.account.id ?? null;
+};
+
+/** How deep the account stands: 1 for a main account. */
+export const levelOf = (chart: Chart, id: AccountId): number => pathTo(chart, id).length;
+
+/** Whether `id` is `ancestorId` or stands somewhere below it. */
+export const isWithin = (chart: Chart, id: AccountId, ancestorId: AccountId): boolean =>
+  pathTo(chart, id).includes(ancestorId);
+
+/** The account that bears the number, or `undefined`. */
+export const idByNumber = (chart: Chart, number: string): AccountId | undefined =>
+  getIn(chart.numbers, number);
+
+/** An account, other than `exceptId`, whose name would clash with `name` under `parentId`. */
+export const idByClashingName = (
+  chart: Chart,
+  name: string,
+  place: { parentId: AccountId | null; exceptId: AccountId },
+): AccountId | undefined => {
+  const key = nameKey(name);
+  if (chart.settings.uniqueNames === 'chart') {
+    const id = getIn(chart.names, key);
+    return id === place.exceptId ? undefined : id;
+  }
+  return childrenOf(chart, place.parentId).find(
+    ({ account }) => account.id !== place.exceptId && nameKey(account.name) === key,
+  )?.account.id;
+};
+
+/** Every node below and including the given ones, parents before children, in chart order. */
+export function* eachNode(nodes: readonly ChartNode[]): Generator<ChartNode> {
+  for (const node of nodes) {
+    yield node;
+    yield* eachNode(node.children);
+  }
+}
+
+/** All accounts with their parents, parents before children, siblings in order. */
+export const recordsOf = (chart: Chart): readonly AccountRecord[] =>
+  [...eachNode(chart.roots)].map(({ account }) => ({
+    ...account,
+    parentId: parentIdOf(chart, account.id),
+  }));

@@ -1,0 +1,77 @@
+import { ELEMENTS, type Element } from '../kinds/element';
+import { elementOf } from '../kinds/kinds';
+import type { AccountId } from './account';
+import { nameKey, type Chart, type ChartNode } from './chart';
+
+/** One row of the chart as listed: the band of an element, or an account. */
+export type VisibleRow =
+  | { readonly type: 'element'; readonly element: Element }
+  | {
+      readonly type: 'account';
+      readonly node: ChartNode;
+      /** 1 for a main account. */
+      readonly level: number;
+      readonly open: boolean;
+    };
+
+/** What is shown: levels down to `depth`, and the accounts that were opened or closed by hand. */
+export interface View {
+  readonly depth: number;
+  readonly opened: ReadonlySet<AccountId>;
+  readonly closed: ReadonlySet<AccountId>;
+  /** Parts of a number or name; empty for no filter. */
+  readonly filter: string;
+}
+
+/** Whether the account's children are shown in a view. */
+export const isOpen = (view: View, id: AccountId, level: number): boolean =>
+  !view.closed.has(id) && (level < view.depth || view.opened.has(id));
+
+/** Whether number or name of an account holds every word of the filter. */
+export const matches = (node: ChartNode, filter: string): boolean => {
+  const text = `${node.account.number ?? ''} ${nameKey(node.account.name)}`;
+  return nameKey(filter)
+    .split(' ')
+    .every((word) => text.includes(word));
+};
+
+const pushAll = (rows: VisibleRow[], nodes: readonly ChartNode[], level: number, view: View) => {
+  for (const node of nodes) {
+    const open = node.children.length > 0 && isOpen(view, node.account.id, level);
+    rows.push({ type: 'account', node, level, open });
+    if (open) pushAll(rows, node.children, level + 1, view);
+  }
+};
+
+const pushMatching = (
+  rows: VisibleRow[],
+  nodes: readonly ChartNode[],
+  level: number,
+  filter: string,
+): void => {
+  for (const node of nodes) {
+    const below: VisibleRow[] = [];
+    pushMatching(below, node.children, level + 1, filter);
+    if (below.length === 0 && !matches(node, filter)) continue;
+    rows.push({ type: 'account', node, level, open: below.length > 0 });
+    for (const row of below) rows.push(row);
+  }
+};
+
+/**
+ * The rows of a chart as listed: a band for each element that has accounts, then its accounts.
+ * With a filter, the matching accounts and all above them, whatever is open.
+ */
+export const visibleRows = (chart: Chart, view: View): readonly VisibleRow[] => {
+  const rows: VisibleRow[] = [];
+  const filtering = view.filter.trim() !== '';
+  for (const element of ELEMENTS) {
+    const roots = chart.roots.filter(({ account }) => elementOf(account.kind) === element);
+    const below: VisibleRow[] = [];
+    if (filtering) pushMatching(below, roots, 1, view.filter);
+    else pushAll(below, roots, 1, view);
+    if (below.length > 0) rows.push({ type: 'element', element });
+    for (const row of below) rows.push(row);
+  }
+  return rows;
+};

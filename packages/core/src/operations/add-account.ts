@@ -1,0 +1,39 @@
+import { hasAccount } from '../chart/queries';
+import { insertNode } from '../chart/edit';
+import {
+  checkKindUnder,
+  checkLength,
+  checkName,
+  checkNumber,
+  checkPlace,
+  firstRefusal,
+} from './checks';
+import type { AddAccount } from './operation';
+import { reanchored } from './rebase-rules';
+import { accepted, refused, type Rules } from './rules';
+
+/** Adds an account in its place.
+ *  Refuses: accountExists, parentMissing, parentRetired, neighbourMissing, elementDiffers,
+ *  numberMalformed, numberTaken, nameEmpty, nameTaken, textTooLong. */
+export const addAccount: Rules<AddAccount> = {
+  apply(chart, { account, parentId, afterId }) {
+    if (hasAccount(chart, account.id))
+      return refused({ code: 'accountExists', accountId: account.id });
+    const refusal = firstRefusal(
+      checkPlace(chart, account, { parentId, afterId }),
+      checkKindUnder(chart, account, parentId),
+      checkNumber(chart, account.id, account.number),
+      checkName(chart, account, parentId),
+      ...(['name', 'shortLabel', 'guidance', 'notes'] as const).map((field) =>
+        checkLength(account.id, field, account[field]),
+      ),
+    );
+    if (refusal !== null) return refused(refusal);
+    return accepted(insertNode(chart, { account, children: [] }, { parentId, afterId }));
+  },
+  invert: ({ account }) => ({ type: 'deleteAccount', id: account.id }),
+  rebase: (operation, landed) => ({
+    type: 'keep',
+    operation: { ...operation, ...reanchored(operation, landed) },
+  }),
+};

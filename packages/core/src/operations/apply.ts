@@ -1,0 +1,112 @@
+import type { Chart } from '../chart/chart';
+import { addAccount } from './add-account';
+import { changeKind } from './change-kind';
+import { changeRole } from './change-role';
+import { deleteAccount } from './delete-account';
+import { editField } from './edit-field';
+import { moveNode } from './move-node';
+import type { Operation } from './operation';
+import { renumber } from './renumber';
+import type { Refusal } from './refusal';
+import { restore, retire } from './retire';
+import type { Landed, Outcome, Rebased } from './rules';
+
+/** The chart after one operation, or a typed refusal. Never throws over data. */
+export const apply = (chart: Chart, operation: Operation): Outcome => {
+  switch (operation.type) {
+    case 'addAccount':
+      return addAccount.apply(chart, operation);
+    case 'deleteAccount':
+      return deleteAccount.apply(chart, operation);
+    case 'editField':
+      return editField.apply(chart, operation);
+    case 'renumber':
+      return renumber.apply(chart, operation);
+    case 'moveNode':
+      return moveNode.apply(chart, operation);
+    case 'changeKind':
+      return changeKind.apply(chart, operation);
+    case 'changeRole':
+      return changeRole.apply(chart, operation);
+    case 'retire':
+      return retire.apply(chart, operation);
+    case 'restore':
+      return restore.apply(chart, operation);
+    default:
+      return operation satisfies never;
+  }
+};
+
+/** The operation that takes `operation` back; `before` is the chart to which it was applied. */
+export const invert = (operation: Operation, before: Chart): Operation => {
+  switch (operation.type) {
+    case 'addAccount':
+      return addAccount.invert(operation, before);
+    case 'deleteAccount':
+      return deleteAccount.invert(operation, before);
+    case 'editField':
+      return editField.invert(operation, before);
+    case 'renumber':
+      return renumber.invert(operation, before);
+    case 'moveNode':
+      return moveNode.invert(operation, before);
+    case 'changeKind':
+      return changeKind.invert(operation, before);
+    case 'changeRole':
+      return changeRole.invert(operation, before);
+    case 'retire':
+      return retire.invert(operation, before);
+    case 'restore':
+      return restore.invert(operation, before);
+    default:
+      return operation satisfies never;
+  }
+};
+
+/** What becomes of a pending operation after another has landed first. */
+export const rebase = (operation: Operation, landed: Landed): Rebased => {
+  switch (operation.type) {
+    case 'addAccount':
+      return addAccount.rebase(operation, landed);
+    case 'deleteAccount':
+      return deleteAccount.rebase(operation, landed);
+    case 'editField':
+      return editField.rebase(operation, landed);
+    case 'renumber':
+      return renumber.rebase(operation, landed);
+    case 'moveNode':
+      return moveNode.rebase(operation, landed);
+    case 'changeKind':
+      return changeKind.rebase(operation, landed);
+    case 'changeRole':
+      return changeRole.rebase(operation, landed);
+    case 'retire':
+      return retire.rebase(operation, landed);
+    case 'restore':
+      return restore.rebase(operation, landed);
+    default:
+      return operation satisfies never;
+  }
+};
+
+/** A batch applied whole, with its inverse in the order in which it must be applied; or the first refusal. */
+export type BatchOutcome =
+  | { readonly ok: true; readonly chart: Chart; readonly landed: readonly Landed[] }
+  | { readonly ok: false; readonly refusal: Refusal; readonly index: number };
+
+/** Applies operations one after the other, all or none. `index` is the place of the refused one. */
+export const applyAll = (chart: Chart, operations: readonly Operation[]): BatchOutcome => {
+  const landed: Landed[] = [];
+  let current = chart;
+  for (const [index, operation] of operations.entries()) {
+    const outcome = apply(current, operation);
+    if (!outcome.ok) return { ok: false, refusal: outcome.refusal, index };
+    landed.push({ operation, inverse: invert(operation, current) });
+    current = outcome.chart;
+  }
+  return { ok: true, chart: current, landed };
+};
+
+/** The operations that take a batch back, in the order in which to apply them. */
+export const inverseOf = (landed: readonly Landed[]): readonly Operation[] =>
+  landed.map(({ inverse }) => inverse).reverse();

@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import { getIn } from '../collections/persistent-map';
+import { chartFrom } from '../chart/build';
+import { nameKey, type Chart } from '../chart/chart';
+import { accountOf, parentIdOf, recordsOf } from '../chart/queries';
+import { elementOf } from '../kinds/kinds';
+import { rollUpOver, sectionAmounts } from '../statements/amounts';
+import { balancedLedger, draws, randomChart, runDraws } from '../testing/random';
+import { apply, applyAll, invert, inverseOf, rebase } from './apply';
+import type { Landed } from './rules';
+
+const expectSame = (a: Chart, b: Chart): void => expect(recordsOf(a)).toEqual(recordsOf(b));
+
+const expectWhole = (chart: Chart): void => {
+  const records = recordsOf(chart);
+  expect(chart.parents.size).toBe(records.length);
+  expect(new Set(records.map((r) => r.number)).size).toBe(records.length);
+  for (const record of records) {
+    expect(getIn(chart.numbers, record.number ?? '')).toBe(record.id);
+    expect(getIn(chart.names, nameKey(record.name))).toBe(record.id);
+    const parentId = parentIdOf(chart, record.id);
+    const parent = parentId === null ? undefined : accountOf(chart, parentId);
+    if (parent !== undefined) {
+      expect(elementOf(parent.kind)).toBe(elementOf(record.kind));
+      expect(parent.retiredOn !== null && record.retiredOn === null).toBe(false);
+    }
+  }
+  expectSame(chart, chartFrom(records, chart.settings, chart.posted));
+};
+
+describe('the laws of operations', () => {
+  it('gives back the chart when an operation is followed by its inverse', () => {
+    fc.assert(
+      fc.property(randomChart(40), draws(30), (start, recipes) => {
+        for (const { operation, before, after } of runDraws(start, recipes, 'new')) {
+          const undone = apply(after, invert(operation, before));
+          expect(undone.ok).toBe(true);
+          if (undone.ok) expectSame(undone.chart, before);
+        }
+      }),
+    );
+  });
+
+  it('gives the changed chart again when the inverse is inverted', () => {
+    fc.assert(
+      fc.property(randomChart(40), draws(30), (start, recipes) => {
+        for (const { operation, before, after } of runDraws(start, recipes, 'new')) {
+          const inverse = invert(operation, before);
+          const again = apply(before, invert(inverse, after));
+          expect(again.ok).toBe(true);
+          if (again.ok) expectSame(again.chart, after);
+        }
+      }),
+    );
+  });
+
+  it('takes a whole batch back in reverse', () => {
+    fc.assert(
+      fc.property(randomChart(30), draws(60), (start, recipes) => {
+        const operations = runDraws(start, recipes, 'new').map((applied) => applied.operation);
+        const batch = applyAll(start, operations);
+        if (!batch.ok) throw new Error('the batch was accepted one by one');
+        const back = applyAll(batch.chart, inverseOf(batch.landed));
+        expect(back.ok).toBe(true);
+        if (back.ok) expectSame(back.chart, start);
+      }),
+    );
+  });
+
+  it('keeps the tree whole, numbers and names unique, and elements together, whatever happens', () => {
+    fc.assert(
+      fc.property(randomChart(40), draws(60), (start, recipes) => {
+        const applied = runDraws(start, recipes, 'new');
+        expectWhole(applied.at(-1)?.after ?? start);
+      }),
+    );
+  });
+
+  it('never changes the chart that it was given', () => {
+    fc.assert(
+      fc.property(randomChart(30), draws(30), (start, recipes) => {
+        const records = recordsOf(start);
+        runDraws(start, recipes, 'new');
+        expect(recordsOf(start)).toEqual(records);
+      }),
+    );
+  });
+
+  it('means the same after a trip through JSON', () => {
+    fc.assert(
+      fc.property(randomChart(30), draws(20), (start, recipes) => {
+        for (const { operation, before, after } of runDraws(start, recipes, 'new')) {
+          const copy = JSON.parse(JSON.stringify(operation)) as typeof operation;
+          const outcome = apply(before, copy);
+          expect(outcome.ok).toBe(true);
+          if (outcome.ok) expectSame(outcome.chart, after);
+        }
+      }),
+    );
+  });
+
+  it('keeps assets = liabilities + equity through every operation', () => {
+    fc.assert(
+      fc.property(
+        randomChart(40),
+        draws(40),
+        fc.array(fc.integer({ min: -1e9, max: 1e9 }), { maxLength: 60 }),
+        (bare, recipes, seed) => {
+          const { chart, ledger } = balancedLedger(bare, seed);
+          const rollUp = rollUpOver(ledger);
+          for (const { after } of runDraws(chart, recipes, 'new')) {
+            const amounts = sectionAmounts(after, rollUp);
+            const sum = (...codes: Parameters<typeof amounts.get>[0][]): number =>
+              codes.reduce((so, code) => so + (amounts.get(code) ?? 0), 0);
+            const assets = sum('currentAssets', 'nonCurrentAssets');
+            const claims = sum('currentLiabilities', 'nonCurrentLiabilities', 'equity');
+            expect(assets + claims).toBe(0);
+          }
+        },
+      ),
+    );
+  });
+
+  it('rebases to an operation that fits, or is refused by a rule, but never breaks the tree', () => {
+    fc.assert(
+      fc.property(randomChart(30), draws(10), draws(10), (start, theirs, mine) => {
+        const landed = runDraws(start, theirs, 'theirs').map(
+          ({ operation, before }): Landed => ({ operation, inverse: invert(operation, before) }),
+        );
+        const newest = applyAll(start, landed.map((item) => item.operation));
+        if (!newest.ok) throw new Error('what landed fits');
+        const [first] = runDraws(start, mine, 'mine');
+        if (first === undefined) return;
+        let current = first.operation;
+        for (const item of landed) {
+          const rebased = rebase(current, item);
+          if (rebased.type !== 'keep') return;
+          current = rebased.operation;
+        }
+        const outcome = apply(newest.chart, current);
+        expectWhole(outcome.ok ? outcome.chart : newest.chart);
+      }),
+    );
+  });
+});

@@ -1,0 +1,38 @@
+import type { AccountId } from '../chart/account';
+import type { Place } from '../chart/edit';
+import { subjectOf, type Operation } from './operation';
+import type { Landed, Rebased } from './rules';
+
+/** The operation stands as it is. */
+export const keep = (operation: Operation): Rebased => ({ type: 'keep', operation });
+
+/** Whether `landed` removed the account. */
+export const removes = (landed: Landed, id: AccountId): boolean =>
+  landed.operation.type === 'deleteAccount' && landed.operation.id === id;
+
+/**
+ * Two edits of the same thing: nothing is left to do when they agree, a conflict when they do not.
+ * An edit of something else, or of an account that was not removed, stands.
+ */
+export const rebaseEdit = (
+  operation: Operation,
+  landed: Landed,
+  agree: (other: Operation) => boolean | null,
+): Rebased => {
+  const id = subjectOf(operation);
+  if (removes(landed, id)) return { type: 'conflict' };
+  if (subjectOf(landed.operation) !== id) return keep(operation);
+  const verdict = agree(landed.operation);
+  if (verdict === null) return keep(operation);
+  return verdict ? { type: 'done' } : { type: 'conflict' };
+};
+
+/** The place to take when `landed` took the neighbour away: after the one that stood before it. */
+export const reanchored = (place: Place, landed: Landed): Place => {
+  const { operation, inverse } = landed;
+  const gone = operation.type === 'deleteAccount' || operation.type === 'moveNode';
+  if (!gone || place.afterId === null || operation.id !== place.afterId) return place;
+  if (operation.type === 'moveNode' && operation.parentId === place.parentId) return place;
+  if (inverse.type !== 'addAccount' && inverse.type !== 'moveNode') return place;
+  return { parentId: place.parentId, afterId: inverse.afterId };
+};

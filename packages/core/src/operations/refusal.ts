@@ -1,0 +1,46 @@
+import type { AccountId } from '../chart/account';
+
+/** Why an operation is refused; the words are added at the screen. */
+export type RefusalCode =
+  | 'accountMissing'
+  | 'accountExists'
+  | 'parentMissing'
+  | 'parentRetired'
+  | 'neighbourMissing'
+  | 'moveIntoOwnSubtree'
+  | 'elementDiffers'
+  | 'numberTaken'
+  | 'numberMalformed'
+  | 'nameEmpty'
+  | 'nameTaken'
+  | 'textTooLong'
+  | 'hasPostings'
+  | 'hasChildren'
+  | 'hasOpenChildren'
+  | 'headingTakesNoPostings'
+  | 'systemAccount'
+  | 'memorandumWithPostings'
+  | 'alreadyRetired'
+  | 'notRetired'
+  | 'dateMalformed';
+
+/** The fields that a refusal can point at. */
+export type RefusedField =
+  | 'number'
+  | 'name'
+  | 'shortLabel'
+  | 'guidance'
+  | 'notes'
+  | 'kind'
+  | 'parent'
+  | 'role'
+  | 'retiredOn';
+
+/** A refused operation: the rule, the account, the field and value, and the account in the way, if any. */
+export interface Refusal {
+  readonly code: RefusalCode;
+  readonly accountId: AccountId;
+  readonly field?: RefusedField;
+  readonly value?: string;
+  readonly otherId?: AccountId;
+}

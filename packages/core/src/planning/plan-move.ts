@@ -1,0 +1,116 @@
+import type { AccountId } from '../chart/account';
+import type { Chart, ChartNode } from '../chart/chart';
+import type { Place } from '../chart/edit';
+import { childrenOf, nodeOf, parentIdOf, siblingsOf } from '../chart/queries';
+import { elementOf, isContra, type KindCode } from '../kinds/kinds';
+import { suggestNumber } from '../numbering/suggest';
+import { apply } from '../operations/apply';
+import type { Operation } from '../operations/operation';
+import { lastBeforeContra } from './plan-add';
+
+/** The four steps by which a key moves an account. */
+export type Direction = 'up' | 'down' | 'deeper' | 'shallower';
+
+const elder = (peers: readonly ChartNode[], index: number): AccountId | null =>
+  peers[index]?.account.id ?? null;
+
+const placeBy = (chart: Chart, node: ChartNode, direction: Direction): Place | null => {
+  const { id, kind } = node.account;
+  const parentId = parentIdOf(chart, id);
+  const peers = siblingsOf(chart, id).filter(
+    ({ account }) => elementOf(account.kind) === elementOf(kind),
+  );
+  const index = peers.findIndex(({ account }) => account.id === id);
+  const previous = peers[index - 1];
+  switch (direction) {
+    case 'up':
+      return previous === undefined ? null : { parentId, afterId: elder(peers, index - 2) };
+    case 'down':
+      return peers[index + 1] === undefined ? null : { parentId, afterId: elder(peers, index + 1) };
+    case 'deeper':
+      return previous === undefined
+        ? null
+        : { parentId: previous.account.id, afterId: elder(previous.children, previous.children.length - 1) };
+    case 'shallower':
+      return parentId === null
+        ? null
+        : { parentId: parentIdOf(chart, parentId), afterId: parentId };
+  }
+};
+
+/** The move of one step in a direction; `null` when there is nowhere to go. */
+export const planStep = (
+  chart: Chart,
+  id: AccountId,
+  direction: Direction,
+): readonly Operation[] | null => {
+  const node = nodeOf(chart, id);
+  const place = node === undefined ? null : placeBy(chart, node, direction);
+  return place === null ? null : [{ type: 'moveNode', id, ...place }];
+};
+
+/** The kind that all posting accounts directly under a parent share, contras apart. */
+const commonKind = (nodes: readonly ChartNode[]): KindCode | null => {
+  const kinds = new Set(
+    nodes
+      .filter(({ account }) => account.role === 'posting' && !isContra(account.kind))
+      .map(({ account }) => account.kind),
+  );
+  const [only] = kinds;
+  return kinds.size === 1 && only !== undefined ? only : null;
+};
+
+const kindThere = (chart: Chart, node: ChartNode, parentId: AccountId | null): KindCode => {
+  const { kind, systemUse } = node.account;
+  const stays = node.children.length > 0 || isContra(kind) || systemUse !== null;
+  if (parentId === null || stays) return kind;
+  const parent = nodeOf(chart, parentId)?.account;
+  const found = commonKind(childrenOf(chart, parentId)) ?? parent?.kind ?? kind;
+  return elementOf(found) === elementOf(kind) && !isContra(found) ? found : kind;
+};
+
+/** Where a moved account goes: under a parent; after a neighbour, or last before any contra. */
+export interface MoveTarget {
+  readonly parentId: AccountId | null;
+  readonly afterId?: AccountId | null;
+}
+
+const placeOf = (chart: Chart, node: ChartNode, target: MoveTarget): Place => {
+  if (target.afterId !== undefined) return { parentId: target.parentId, afterId: target.afterId };
+  const others = childrenOf(chart, target.parentId).filter((other) => other !== node);
+  const last = others.at(-1)?.account.id ?? null;
+  const afterId = isContra(node.account.kind) ? last : lastBeforeContra(others);
+  return { parentId: target.parentId, afterId };
+};
+
+/**
+ * Moves an account under another parent, and fits it in: it takes the kind that its new
+ * siblings share and a number among theirs, when there is one. Moves only, within one parent.
+ * The operations may still be refused when they are applied.
+ */
+export const planMoveUnder = (
+  chart: Chart,
+  id: AccountId,
+  target: MoveTarget,
+): readonly Operation[] => {
+  const node = nodeOf(chart, id);
+  if (node === undefined) return [];
+  const place = placeOf(chart, node, target);
+  const move: Operation = { type: 'moveNode', id, ...place };
+  if (target.parentId === parentIdOf(chart, id)) return [move];
+  const moved = apply(chart, move);
+  if (!moved.ok) return [move];
+  const operations: Operation[] = [move];
+  const kind = kindThere(chart, node, target.parentId);
+  if (kind !== node.account.kind) operations.push({ type: 'changeKind', id, kind });
+  const number = suggestNumber(chart, { ...place, element: elementOf(kind) });
+  if (node.account.number !== null && number.ok)
+    operations.push({ type: 'renumber', id, number: number.number });
+  return operations;
+};
+
+/** Removes an account where the rules allow it, and retires it from `on` where they do not. */
+export const planRemoval = (chart: Chart, id: AccountId, on: string): Operation =>
+  apply(chart, { type: 'deleteAccount', id }).ok || !chart.posted.has(id)
+    ? { type: 'deleteAccount', id }
+    : { type: 'retire', id, on };

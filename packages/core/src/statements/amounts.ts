@@ -1,0 +1,152 @@
+import type { AccountId } from '../chart/account';
+import type { Chart, ChartNode } from '../chart/chart';
+import { KINDS, sectionOf, statementOf, type KindCode } from '../kinds/kinds';
+import type { SectionCode } from '../kinds/caption';
+import { add, negate, subtract, type Minor } from '../money/minor';
+
+/**
+ * What one account's postings come to, all debit-positive, in minor units of the client's currency.
+ * `balance`: everything up to the period's end. `change`: within the period, both ends inside.
+ * `yearChange`: from the start of the fiscal year in which the period ends, up to the period's end.
+ */
+export interface AccountAmounts {
+  readonly balance: Minor;
+  readonly change: Minor;
+  readonly yearChange: Minor;
+}
+
+/** The amounts of all accounts that have any. */
+export type Ledger = ReadonlyMap<AccountId, AccountAmounts>;
+
+const NONE: AccountAmounts = { balance: 0, change: 0, yearChange: 0 };
+
+/** Whether a kind's accounts are shown with their balance at a date, or with their change over a period. */
+const showsBalance = (kind: KindCode): boolean => statementOf(kind) !== 'profitAndLoss';
+
+/** What belongs to a section below and including a node. */
+export interface Share {
+  /** Debit-positive. */
+  readonly amount: Minor;
+  /** How many posting accounts, open or not, lead to the section. */
+  readonly accounts: number;
+}
+
+/** The sections that a branch leads to, and how much of it belongs to each. */
+export type Shares = ReadonlyMap<SectionCode, Share>;
+
+/** The results that a balance sheet adds to equity. Credit-positive: a profit is positive. */
+export interface Results {
+  /** Of the fiscal years before the one in which the period ends, as far as no entry has closed them. */
+  readonly earlierYears: Minor;
+  /** Of the fiscal year in which the period ends, up to the period's end. */
+  readonly thisYear: Minor;
+}
+
+const NO_RESULTS: Results = { earlierYears: 0, thisYear: 0 };
+
+const addResults = (a: Results, b: Results): Results => ({
+  earlierYears: add(a.earlierYears, b.earlierYears),
+  thisYear: add(a.thisYear, b.thisYear),
+});
+
+/**
+ * Totals over one chart's branches. What is computed for a branch is kept for as long as the
+ * branch keeps its identity: after an edit only the path to it is computed again.
+ */
+export interface RollUp {
+  /** The account's own amount, debit-positive, as its statement shows it: a balance or a change. */
+  own(node: ChartNode): Minor;
+  /** The own amounts of the node and all below it, debit-positive. */
+  total(node: ChartNode): Minor;
+  /** The same, by section. */
+  shares(node: ChartNode): Shares;
+  /** What the profit and loss accounts of a branch bring to the results in equity. */
+  results(node: ChartNode): Results;
+}
+
+const addShare = (shares: Map<SectionCode, Share>, section: SectionCode, share: Share): void => {
+  const before = shares.get(section);
+  shares.set(section, {
+    amount: add(before?.amount ?? 0, share.amount),
+    accounts: (before?.accounts ?? 0) + share.accounts,
+  });
+};
+
+/** Keeps what was computed for a branch for as long as the branch lives. */
+const keptByNode = <V>(compute: (node: ChartNode) => V): ((node: ChartNode) => V) => {
+  const kept = new WeakMap<ChartNode, { readonly value: V }>();
+  return (node) => {
+    const known = kept.get(node);
+    if (known !== undefined) return known.value;
+    const value = compute(node);
+    kept.set(node, { value });
+    return value;
+  };
+};
+
+const ownResults = (kind: KindCode, { balance, yearChange }: AccountAmounts): Results =>
+  statementOf(kind) === 'profitAndLoss'
+    ? { thisYear: negate(yearChange), earlierYears: subtract(yearChange, balance) }
+    : NO_RESULTS;
+
+/** A roll-up over the amounts of one ledger. Law: a node's total is the sum of its shares, memorandum apart. */
+export const rollUpOver = (ledger: Ledger): RollUp => {
+  const amountsOf = ({ account }: ChartNode): AccountAmounts => ledger.get(account.id) ?? NONE;
+
+  const own = (node: ChartNode): Minor =>
+    showsBalance(node.account.kind) ? amountsOf(node).balance : amountsOf(node).change;
+
+  const total: RollUp['total'] = keptByNode((node) =>
+    node.children.reduce((so, child) => add(so, total(child)), own(node)),
+  );
+
+  const results: RollUp['results'] = keptByNode((node) =>
+    node.children.reduce(
+      (so, child) => addResults(so, results(child)),
+      ownResults(node.account.kind, amountsOf(node)),
+    ),
+  );
+
+  const shares: RollUp['shares'] = keptByNode((node) => {
+    const computed = new Map<SectionCode, Share>();
+    const section = sectionOf(node.account.kind);
+    if (node.account.role === 'posting' && section !== null)
+      addShare(computed, section, { amount: own(node), accounts: 1 });
+    for (const child of node.children)
+      for (const [code, share] of shares(child)) addShare(computed, code, share);
+    return computed;
+  });
+
+  return { own, total, shares, results };
+};
+
+/** The results that the whole chart's profit and loss accounts give. */
+export const chartResults = (chart: Chart, rollUp: RollUp): Results =>
+  chart.roots.reduce((so, root) => addResults(so, rollUp.results(root)), NO_RESULTS);
+
+/**
+ * What each section comes to, debit-positive, the results standing in equity; sections that
+ * nothing leads to are left out.
+ */
+export const sectionAmounts = (
+  chart: Chart,
+  rollUp: RollUp,
+): ReadonlyMap<SectionCode, Minor> => {
+  const amounts = new Map<SectionCode, Minor>();
+  for (const root of chart.roots)
+    for (const [section, share] of rollUp.shares(root))
+      amounts.set(section, add(amounts.get(section) ?? 0, share.amount));
+  const { earlierYears, thisYear } = chartResults(chart, rollUp);
+  amounts.set('equity', subtract(amounts.get('equity') ?? 0, add(earlierYears, thisYear)));
+  return amounts;
+};
+
+/** Whether a kind is shown credit-positive: liabilities, equity and revenue are. */
+export const isShownAsCredit = (kind: KindCode): boolean => {
+  const { element } = KINDS[kind];
+  return element === 'liability' || element === 'equity' || element === 'revenue';
+};
+
+/** An amount as a person expects to read it for a kind: positive on the usual side of its element. */
+export const shownAmount = (kind: KindCode, debitPositive: Minor): Minor =>
+  isShownAsCredit(kind) && debitPositive !== 0 ? -debitPositive : debitPositive;

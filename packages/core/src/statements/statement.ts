@@ -1,0 +1,72 @@
+import type { AccountId } from '../chart/account';
+import type { SectionCode, StatementCode } from '../kinds/caption';
+import type { Minor } from '../money/minor';
+import type { GroupCode, TotalCode } from './layout';
+
+/** Identifies a row of a statement; equal for the same row before and after a change. */
+export type RowKey = string;
+
+/**
+ * A row of a statement. Amounts are signed as the section shows them.
+ * `line` is an account, with all below it unless it is `open`; `itself` is what was posted to an
+ * account whose sub-accounts are shown under it; `subtotal` closes an open line.
+ */
+export type StatementRow =
+  | { readonly type: 'group'; readonly key: RowKey; readonly code: GroupCode }
+  | { readonly type: 'section'; readonly key: RowKey; readonly code: SectionCode }
+  | {
+      readonly type: 'line' | 'itself' | 'subtotal';
+      readonly key: RowKey;
+      readonly section: SectionCode;
+      readonly accountId: AccountId;
+      readonly name: string;
+      /** 1 for the main lines of a section. */
+      readonly level: number;
+      readonly open: boolean;
+      /** `null` on an open line: the amount stands on its subtotal. */
+      readonly amount: Minor | null;
+    }
+  | {
+      readonly type: 'result';
+      readonly key: RowKey;
+      readonly code: 'earlierYears' | 'thisYear';
+      readonly amount: Minor;
+    }
+  | {
+      readonly type: 'sectionTotal';
+      readonly key: RowKey;
+      readonly code: SectionCode;
+      readonly amount: Minor;
+      /** The section is shown by this row alone. */
+      readonly alone: boolean;
+    }
+  | {
+      readonly type: 'total';
+      readonly key: RowKey;
+      readonly code: TotalCode;
+      readonly amount: Minor;
+      readonly final: boolean;
+    };
+
+/** A statement as laid out, top to bottom. */
+export interface Statement {
+  readonly code: StatementCode;
+  readonly rows: readonly StatementRow[];
+}
+
+/** How a statement is to be shown. */
+export interface StatementOptions {
+  /** How many levels of the chart are shown; `Infinity` for all. */
+  readonly depth: number;
+  /** Whether lines without an amount are shown. */
+  readonly zeroLines: boolean;
+}
+
+/** The key of an account's line in a section. */
+export const lineKey = (section: SectionCode, id: AccountId): RowKey => `${section}/${id}`;
+
+/** The key of a computed total. */
+export const totalKey = (code: TotalCode): RowKey => `total/${code}`;
+
+/** The key of a section's total. */
+export const sectionTotalKey = (code: SectionCode): RowKey => `sum/${code}`;

@@ -1,0 +1,41 @@
+import type { AccountId } from '../chart/account';
+import type { ChartNode } from '../chart/chart';
+import type { RollUp } from './amounts';
+import { lineKey, sectionTotalKey, type RowKey, type Statement } from './statement';
+
+/** The rows of a statement by account: on which rows an account and what is below it is shown. */
+export type RowsByKey = ReadonlySet<RowKey>;
+
+/** The keys of a statement's rows. */
+export const rowKeys = (statement: Statement): RowsByKey =>
+  new Set(statement.rows.map((row) => row.key));
+
+/**
+ * The rows on which a branch lands: its own line in each section that it leads to or, where it
+ * has none, the line of the nearest account above that has one, or the section's total.
+ * `path` are the nodes from the main account down to the branch itself.
+ */
+export const landingRows = (
+  path: readonly ChartNode[],
+  keys: RowsByKey,
+  rollUp: RollUp,
+): readonly RowKey[] => {
+  const node = path.at(-1);
+  if (node === undefined) return [];
+  return [...rollUp.shares(node).keys()].flatMap((section) => {
+    const line = path
+      .map(({ account }) => lineKey(section, account.id))
+      .findLast((key) => keys.has(key));
+    if (line !== undefined) return line;
+    const total = sectionTotalKey(section);
+    return keys.has(total) ? total : [];
+  });
+};
+
+/** The account that a row stands for; `null` for totals and titles. */
+export const accountIdOfRow = (key: RowKey): AccountId | null => {
+  const [section, id] = key.split('/');
+  return id === undefined || ['group', 'title', 'sum', 'total', 'result'].includes(section ?? '')
+    ? null
+    : id;
+};

@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import type { Account, AccountId } from '../chart/account';
+import { emptyChart } from '../chart/build';
+import type { Chart } from '../chart/chart';
+import { childrenOf, recordsOf } from '../chart/queries';
+import { KIND_CODES } from '../kinds/kinds';
+import { apply } from '../operations/apply';
+import type { Operation } from '../operations/operation';
+import type { AccountAmounts, Ledger } from '../statements/amounts';
+
+/** A recipe from which an operation is made for whatever chart is at hand. */
+export interface Draw {
+  readonly type: number;
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+}
+
+/** Random recipes; the operations they give may well be refused. */
+export const draws = (max: number): fc.Arbitrary<Draw[]> =>
+  fc.array(
+    fc.record({ type: fc.nat(12), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }),
+    { minLength: 1, maxLength: max },
+  );
+
+const pick = <T>(list: readonly T[], at: number): T | undefined => list[at % list.length];
+
+const drawnAccount = ({ a, b, c }: Draw, id: AccountId): Account => ({
+  id,
+  number: String(1000 + (a % 9000)),
+  name: `Account ${b}`,
+  shortLabel: '',
+  guidance: '',
+  notes: '',
+  role: c % 4 === 0 ? 'heading' : 'posting',
+  kind: pick(KIND_CODES, c) ?? 'bank',
+  retiredOn: null,
+  systemUse: null,
+});
+
+const drawnPlace = (chart: Chart, draw: Draw, ids: readonly AccountId[]) => {
+  const parentId = draw.b % 3 === 0 ? null : (pick(ids, draw.b) ?? null);
+  const siblings = childrenOf(chart, parentId);
+  const afterId = draw.c % 4 === 0 ? null : (pick(siblings, draw.c)?.account.id ?? null);
+  return { parentId, afterId };
+};
+
+/** The operation that a recipe gives on a chart. `fresh` is the id of an account it may add. */
+export const drawnOperation = (chart: Chart, draw: Draw, fresh: AccountId): Operation => {
+  const ids = recordsOf(chart).map((record) => record.id);
+  const id = pick(ids, draw.a);
+  const place = drawnPlace(chart, draw, ids);
+  const add: Operation = { type: 'addAccount', account: drawnAccount(draw, fresh), ...place };
+  if (id === undefined) return add;
+  switch (draw.type) {
+    case 0:
+      return { type: 'deleteAccount', id };
+    case 1:
+      return { type: 'editField', id, field: 'name', value: `Name ${draw.b}` };
+    case 2:
+      return { type: 'editField', id, field: 'guidance', value: `Guidance ${draw.b}` };
+    case 3:
+      return { type: 'renumber', id, number: String(1000 + (draw.b % 9000)) };
+    case 4:
+    case 5:
+    case 6:
+      return { type: 'moveNode', id, ...place };
+    case 7:
+      return { type: 'changeKind', id, kind: pick(KIND_CODES, draw.b) ?? 'bank' };
+    case 8:
+      return { type: 'changeRole', id, role: draw.b % 2 === 0 ? 'heading' : 'posting' };
+    case 9:
+      return { type: 'retire', id, on: '2026-06-30' };
+    case 10:
+      return { type: 'restore', id };
+    default:
+      return add;
+  }
+};
+
+/** An operation that was accepted, with the charts around it. */
+export interface Applied {
+  readonly operation: Operation;
+  readonly before: Chart;
+  readonly after: Chart;
+}
+
+/** Runs recipes one after the other, keeping what was accepted. */
+export const runDraws = (start: Chart, recipes: readonly Draw[], prefix: string): Applied[] => {
+  const applied: Applied[] = [];
+  let chart = start;
+  for (const [index, draw] of recipes.entries()) {
+    const operation = drawnOperation(chart, draw, `${prefix}${index}`);
+    const outcome = apply(chart, operation);
+    if (!outcome.ok) continue;
+    applied.push({ operation, before: chart, after: outcome.chart });
+    chart = outcome.chart;
+  }
+  return applied;
+};
+
+/** A chart grown from nothing by random operations. */
+export const randomChart = (max: number): fc.Arbitrary<Chart> =>
+  draws(max).map(
+    (recipes) =>
+      runDraws(
+        emptyChart(),
+        recipes.map((draw) => ({ ...draw, type: draw.type < 4 ? 12 : draw.type })),
+        'base',
+      ).at(-1)?.after ?? emptyChart(),
+  );
+
+/** A ledger that balances over the posting accounts of a chart that reach a statement; posted accounts are marked. */
+export const balancedLedger = (chart: Chart, seed: readonly number[]): { chart: Chart; ledger: Ledger } => {
+  const ids = recordsOf(chart)
+    .filter(({ role, kind }) => role === 'posting' && kind !== 'memorandum')
+    .map((record) => record.id);
+  const ledger = new Map<AccountId, AccountAmounts>();
+  const post = (id: AccountId, amount: number, when: number): void => {
+    const { balance, change, yearChange } = ledger.get(id) ?? { balance: 0, change: 0, yearChange: 0 };
+    ledger.set(id, {
+      balance: balance + amount,
+      yearChange: yearChange + (when > 0 ? amount : 0),
+      change: change + (when > 1 ? amount : 0),
+    });
+  };
+  for (const [index, amount] of seed.entries()) {
+    const debit = pick(ids, index * 7 + Math.abs(amount));
+    const credit = pick(ids, index * 3 + 1);
+    if (debit === undefined || credit === undefined) continue;
+    post(debit, amount, index % 3);
+    post(credit, -amount, index % 3);
+  }
+  return { chart: { ...chart, posted: new Set(ledger.keys()) }, ledger };
+};
