@@ -1,0 +1,52 @@
+import { chartFrom, type AccountRecord, type Chart, type ChartNode } from '@iunctus/core';
+import type { Reader, Transaction } from '../database/transaction';
+import {
+  deleteAccounts,
+  insertAccounts,
+  manyAccounts,
+  manyPostedIds,
+  updateAccounts,
+  type ChartHead,
+  type PlacedRecord,
+} from './charts.queries';
+
+/** A chart as the core sees it, read from the database. */
+export const loadChart = async (on: Reader, head: ChartHead): Promise<Chart> => {
+  const accounts = await manyAccounts(on, head);
+  const posted = await manyPostedIds(on, head);
+  return chartFrom(accounts, head.settings, new Set(posted));
+};
+
+const placed = (
+  nodes: readonly ChartNode[],
+  parentId: string | null,
+  into: Map<string, PlacedRecord>,
+): Map<string, PlacedRecord> => {
+  nodes.forEach(({ account, children }, position) => {
+    into.set(account.id, { ...account, parentId, position });
+    placed(children, account.id, into);
+  });
+  return into;
+};
+
+const sameRecord = (a: PlacedRecord, b: PlacedRecord): boolean =>
+  (Object.keys(a) as (keyof (AccountRecord & PlacedRecord))[]).every((key) => a[key] === b[key]);
+
+/** Writes what differs between two states of a chart; constraints are checked when the transaction ends. */
+export const storeChart = async (
+  on: Transaction,
+  head: ChartHead,
+  charts: { readonly before: Chart; readonly after: Chart },
+): Promise<void> => {
+  const before = placed(charts.before.roots, null, new Map());
+  const after = placed(charts.after.roots, null, new Map());
+  const added = [...after.values()].filter(({ id }) => !before.has(id));
+  const changed = [...after.values()].filter((record) => {
+    const former = before.get(record.id);
+    return former !== undefined && !sameRecord(former, record);
+  });
+  const removed = [...before.keys()].filter((id) => !after.has(id));
+  if (added.length > 0) await insertAccounts(on, head, added);
+  if (changed.length > 0) await updateAccounts(on, head, changed);
+  if (removed.length > 0) await deleteAccounts(on, head, removed);
+};

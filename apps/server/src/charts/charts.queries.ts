@@ -1,0 +1,184 @@
+import type { AccountRecord, ChartSettings } from '@iunctus/core';
+import type { Viewer } from '../access/access.service';
+import { change, many, maybeOne } from '../database/query';
+import type { Reader, Transaction } from '../database/transaction';
+
+/** A chart's head: which one, at which revision, kept how. */
+export interface ChartHead {
+  readonly id: string;
+  readonly practiceId: string;
+  readonly revision: number;
+  readonly settings: ChartSettings;
+}
+
+interface HeadRow {
+  readonly id: string;
+  readonly practice_id: string;
+  readonly revision: number;
+  readonly digits: number;
+  readonly unique_names: ChartSettings['uniqueNames'];
+}
+
+const headOf = (row: HeadRow): ChartHead => ({
+  id: row.id,
+  practiceId: row.practice_id,
+  revision: row.revision,
+  settings: { digits: row.digits, uniqueNames: row.unique_names },
+});
+
+const HEAD = `SELECT id, practice_id, revision, digits, unique_names
+              FROM chart WHERE practice_id = $1 AND client_id = $2`;
+
+/** The client's chart, or `undefined` for a client without one. */
+export const maybeChart = async (
+  on: Reader,
+  viewer: Viewer,
+  clientId: string,
+): Promise<ChartHead | undefined> => {
+  const row = await maybeOne<HeadRow>(on, { text: HEAD, values: [viewer.practiceId, clientId] });
+  return row === undefined ? undefined : headOf(row);
+};
+
+/** The same, locked until the transaction ends: whoever adopts next waits. */
+export const maybeChartLocked = async (
+  on: Transaction,
+  viewer: Viewer,
+  clientId: string,
+): Promise<ChartHead | undefined> => {
+  const row = await maybeOne<HeadRow>(on, {
+    text: `${HEAD} FOR UPDATE`,
+    values: [viewer.practiceId, clientId],
+  });
+  return row === undefined ? undefined : headOf(row);
+};
+
+/** Gives the client an empty chart, unless it has one. */
+export const insertChart = (
+  on: Transaction,
+  chart: { id: string; practiceId: string; clientId: string; settings: ChartSettings },
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO chart (id, practice_id, client_id, digits, unique_names)
+      VALUES ($1, $2, $3, $4, $5)
+      ON CONFLICT (client_id) DO NOTHING`,
+    values: [
+      chart.id,
+      chart.practiceId,
+      chart.clientId,
+      chart.settings.digits,
+      chart.settings.uniqueNames,
+    ],
+  });
+
+/** Sets the number of the newest revision. */
+export const setRevision = (on: Transaction, head: ChartHead, revision: number): Promise<number> =>
+  change(on, {
+    text: 'UPDATE chart SET revision = $3 WHERE practice_id = $1 AND id = $2',
+    values: [head.practiceId, head.id, revision],
+  });
+
+interface AccountRow {
+  readonly id: string;
+  readonly parent_id: string | null;
+  readonly number: string | null;
+  readonly name: string;
+  readonly short_label: string;
+  readonly guidance: string;
+  readonly notes: string;
+  readonly role: AccountRecord['role'];
+  readonly kind: AccountRecord['kind'];
+  readonly retired_on: string | null;
+  readonly system_use: AccountRecord['systemUse'];
+}
+
+/** All accounts of a chart, siblings in their order. */
+export const manyAccounts = async (on: Reader, head: ChartHead): Promise<AccountRecord[]> => {
+  const rows = await many<AccountRow>(on, {
+    text: `
+      SELECT id, parent_id, number, name, short_label, guidance, notes, role, kind,
+             retired_on, system_use
+      FROM account WHERE practice_id = $1 AND chart_id = $2
+      ORDER BY parent_id NULLS FIRST, position`,
+    values: [head.practiceId, head.id],
+  });
+  return rows.map((row) => ({
+    id: row.id,
+    parentId: row.parent_id,
+    number: row.number,
+    name: row.name,
+    shortLabel: row.short_label,
+    guidance: row.guidance,
+    notes: row.notes,
+    role: row.role,
+    kind: row.kind,
+    retiredOn: row.retired_on,
+    systemUse: row.system_use,
+  }));
+};
+
+/** Ids of the accounts that have postings. */
+export const manyPostedIds = async (on: Reader, head: ChartHead): Promise<string[]> => {
+  const rows = await many<{ account_id: string }>(on, {
+    text: `
+      SELECT DISTINCT account_month_total.account_id
+      FROM account_month_total JOIN chart ON chart.id = account_month_total.chart_id
+      WHERE chart.practice_id = $1 AND chart.id = $2`,
+    values: [head.practiceId, head.id],
+  });
+  return rows.map((row) => row.account_id);
+};
+
+/** An account with its place, ready to be stored. */
+export interface PlacedRecord extends AccountRecord {
+  readonly position: number;
+}
+
+const COLUMNS = `
+  id uuid, "parentId" uuid, "position" integer, number text, name text, "shortLabel" text,
+  guidance text, notes text, role text, kind text, "retiredOn" date, "systemUse" text`;
+
+/** Adds accounts. An id that is taken, in whichever chart, breaks the primary key. */
+export const insertAccounts = (
+  on: Transaction,
+  head: ChartHead,
+  records: readonly PlacedRecord[],
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO account (practice_id, chart_id, id, parent_id, position, number, name,
+                           short_label, guidance, notes, role, kind, retired_on, system_use)
+      SELECT $1, $2, id, "parentId", "position", number, name, "shortLabel", guidance, notes,
+             role, kind, "retiredOn", "systemUse"
+      FROM jsonb_to_recordset($3::jsonb) AS added (${COLUMNS})`,
+    values: [head.practiceId, head.id, JSON.stringify(records)],
+  });
+
+/** Stores accounts anew that the chart has already. */
+export const updateAccounts = (
+  on: Transaction,
+  head: ChartHead,
+  records: readonly PlacedRecord[],
+): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE account SET
+        parent_id = changed."parentId", position = changed."position", number = changed.number,
+        name = changed.name, short_label = changed."shortLabel", guidance = changed.guidance,
+        notes = changed.notes, role = changed.role, kind = changed.kind,
+        retired_on = changed."retiredOn", system_use = changed."systemUse"
+      FROM jsonb_to_recordset($3::jsonb) AS changed (${COLUMNS})
+      WHERE account.practice_id = $1 AND account.chart_id = $2 AND account.id = changed.id`,
+    values: [head.practiceId, head.id, JSON.stringify(records)],
+  });
+
+/** Removes accounts. */
+export const deleteAccounts = (
+  on: Transaction,
+  head: ChartHead,
+  ids: readonly string[],
+): Promise<number> =>
+  change(on, {
+    text: 'DELETE FROM account WHERE practice_id = $1 AND chart_id = $2 AND id = ANY($3::uuid[])',
+    values: [head.practiceId, head.id, ids],
+  });

@@ -1,0 +1,92 @@
+import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import type { Viewer } from '../access/access.service';
+import { change, many } from '../database/query';
+import type { Reader, Transaction } from '../database/transaction';
+
+interface ClientRow {
+  readonly id: string;
+  readonly name: string;
+  readonly legal_form: ClientAnswer['legalForm'];
+  readonly industry: ClientAnswer['industry'];
+  readonly country: string;
+  readonly currency: string;
+  readonly fiscal_year_start: number;
+  readonly accounts: number | null;
+  readonly revision: number | null;
+  readonly adopted_at: Date | null;
+  readonly adopted_by: string | null;
+  readonly pending: number;
+  readonly latest_month: string | null;
+}
+
+const answerOf = (row: ClientRow): ClientAnswer => ({
+  id: row.id,
+  name: row.name,
+  legalForm: row.legal_form,
+  industry: row.industry,
+  country: row.country,
+  currency: row.currency,
+  fiscalYearStart: row.fiscal_year_start,
+  chart:
+    row.revision === null
+      ? null
+      : {
+          accounts: row.accounts ?? 0,
+          revision: row.revision,
+          adoptedAt: row.adopted_at?.toISOString() ?? null,
+          adoptedBy: row.adopted_by,
+        },
+  pending: row.pending,
+  latestMonth: row.latest_month,
+});
+
+/** The practice's clients by name, or the one asked for, each with what its chart has come to. */
+export const manyClients = async (
+  on: Reader,
+  viewer: Viewer,
+  clientId: string | null,
+): Promise<ClientAnswer[]> => {
+  const rows = await many<ClientRow>(on, {
+    text: `
+      SELECT client.id, client.name, client.legal_form, client.industry, client.country,
+             client.currency, client.fiscal_year_start,
+             (SELECT count(*)::int FROM account WHERE account.chart_id = chart.id) AS accounts,
+             chart.revision, revision.adopted_at, app_user.name AS adopted_by,
+             coalesce((
+               SELECT sum(jsonb_array_length(step -> 'operations'))::int
+               FROM proposal, jsonb_array_elements(proposal.steps) AS step
+               WHERE proposal.chart_id = chart.id AND proposal.user_id = $2
+             ), 0) AS pending,
+             (SELECT to_char(max(month), 'YYYY-MM') FROM account_month_total
+              WHERE account_month_total.chart_id = chart.id) AS latest_month
+      FROM client
+      LEFT JOIN chart ON chart.client_id = client.id AND chart.practice_id = $1
+      LEFT JOIN revision ON revision.chart_id = chart.id AND revision.number = chart.revision
+      LEFT JOIN app_user ON app_user.id = revision.author_id
+      WHERE client.practice_id = $1 AND ($3::uuid IS NULL OR client.id = $3)
+      ORDER BY client.name`,
+    values: [viewer.practiceId, viewer.userId, clientId],
+  });
+  return rows.map(answerOf);
+};
+
+/** Adds a client to the practice. */
+export const insertClient = (
+  on: Transaction,
+  client: NewClientRequest & { readonly id: string; readonly practiceId: string },
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO client (id, practice_id, name, legal_form, industry, country, currency, fiscal_year_start)
+      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    values: [
+      client.id,
+      client.practiceId,
+      client.name,
+      client.legalForm,
+      client.industry,
+      client.country,
+      client.currency,
+      client.fiscalYearStart,
+    ],
+  });

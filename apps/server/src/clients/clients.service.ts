@@ -1,0 +1,33 @@
+import { randomUUID } from 'node:crypto';
+import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import type pg from 'pg';
+import type { Viewer } from '../access/access.service';
+import { inTransactionOn, type Reader } from '../database/transaction';
+import { problem } from '../http/problem';
+import { insertClient, manyClients } from './clients.queries';
+
+/** All clients of the viewer's practice. */
+export const listClients = (pool: pg.Pool, viewer: Viewer): Promise<ClientAnswer[]> =>
+  manyClients(pool, viewer, null);
+
+/** One client of the viewer's practice; another practice's is not found. */
+export const clientOf = async (
+  on: Reader,
+  viewer: Viewer,
+  clientId: string,
+): Promise<ClientAnswer> => {
+  const [client] = await manyClients(on, viewer, clientId);
+  return client ?? problem({ code: 'notFound' });
+};
+
+/** Adds a client without a chart. Refuses a name that another client bears. */
+export const addClient = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  request: NewClientRequest,
+): Promise<ClientAnswer> =>
+  inTransactionOn(pool, async (transaction) => {
+    const id = randomUUID();
+    await insertClient(transaction, { ...request, id, practiceId: viewer.practiceId });
+    return clientOf(transaction, viewer, id);
+  });

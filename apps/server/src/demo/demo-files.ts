@@ -1,0 +1,100 @@
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { INDUSTRY_CODES, KIND_CODES, LEGAL_FORMS } from '@iunctus/core';
+import { parse } from 'csv-parse/sync';
+import * as v from 'valibot';
+import { ENTRY_SOURCES } from '../entries/entries.queries';
+
+const Practice = v.strictObject({
+  id: v.pipe(v.string(), v.uuid()),
+  name: v.string(),
+  password: v.string(),
+  users: v.array(v.strictObject({ name: v.string(), email: v.string() })),
+  clients: v.array(
+    v.strictObject({
+      folder: v.nullable(v.string()),
+      name: v.string(),
+      legalForm: v.picklist(LEGAL_FORMS),
+      industry: v.nullable(v.picklist(INDUSTRY_CODES)),
+      country: v.string(),
+      currency: v.string(),
+      fiscalYearStart: v.number(),
+    }),
+  ),
+});
+export type DemoPractice = v.InferOutput<typeof Practice>;
+export type DemoClient = DemoPractice['clients'][number];
+
+const ChartRow = v.strictObject({
+  number: v.string(),
+  name: v.string(),
+  kind: v.picklist(KIND_CODES),
+  role: v.picklist(['heading', 'posting']),
+  parent: v.string(),
+  system: v.picklist(['', 'retainedEarnings']),
+  guidance: v.string(),
+});
+export type DemoAccount = v.InferOutput<typeof ChartRow>;
+
+const EntryRow = v.strictObject({
+  entry: v.string(),
+  date: v.string(),
+  source: v.picklist(ENTRY_SOURCES),
+  comment: v.string(),
+  account: v.string(),
+  debit: v.string(),
+  credit: v.string(),
+});
+export type DemoLine = v.InferOutput<typeof EntryRow>;
+
+/** A gesture of the demo, by account number. */
+const Gesture = v.union([
+  v.strictObject({ account: v.string(), under: v.string(), after: v.string() }),
+  v.strictObject({
+    account: v.string(),
+    field: v.picklist(['name', 'guidance', 'notes', 'shortLabel']),
+    value: v.string(),
+  }),
+  v.strictObject({ add: v.string(), under: v.string(), guidance: v.string() }),
+]);
+export type DemoGesture = v.InferOutput<typeof Gesture>;
+
+const Revision = v.strictObject({
+  author: v.string(),
+  note: v.string(),
+  gestures: v.array(Gesture),
+});
+export type DemoRevision = v.InferOutput<typeof Revision>;
+
+const readJson = async <T>(schema: v.GenericSchema<unknown, T>, file: string): Promise<T> =>
+  v.parse(schema, JSON.parse(await readFile(file, 'utf8')));
+
+const readCsv = async <T>(schema: v.GenericSchema<unknown, T>, file: string): Promise<T[]> =>
+  v.parse(v.array(schema), parse(await readFile(file, 'utf8'), { columns: true }));
+
+/** The practice, its users and clients. */
+export const readPractice = (folder: string): Promise<DemoPractice> =>
+  readJson(Practice, join(folder, 'practice.json'));
+
+/** All files of one client. */
+export interface ClientFiles {
+  readonly accounts: readonly DemoAccount[];
+  readonly lines: readonly DemoLine[];
+  readonly revisions: readonly DemoRevision[];
+  readonly proposal: readonly DemoGesture[];
+}
+
+/** Reads a client's folder; a client need not have a proposal. */
+export const readClientFiles = async (folder: string): Promise<ClientFiles> => {
+  const proposal = join(folder, 'proposal.json');
+  const hasProposal = await readFile(proposal).then(
+    () => true,
+    () => false,
+  );
+  return {
+    accounts: await readCsv(ChartRow, join(folder, 'chart.csv')),
+    lines: await readCsv(EntryRow, join(folder, 'entries.csv')),
+    revisions: await readJson(v.array(Revision), join(folder, 'revisions.json')),
+    proposal: hasProposal ? await readJson(v.array(Gesture), proposal) : [],
+  };
+};

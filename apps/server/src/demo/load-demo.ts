@@ -1,0 +1,126 @@
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import { emptyChart, USUAL_SETTINGS } from '@iunctus/core';
+import type pg from 'pg';
+import { hashPassword } from '../access/passwords';
+import type { Viewer } from '../access/access.service';
+import { loadChart } from '../charts/chart-store';
+import { maybeChartLocked } from '../charts/charts.queries';
+import { insertClient } from '../clients/clients.queries';
+import { inTransactionOn } from '../database/transaction';
+import { postEntries } from '../entries/entries.queries';
+import { beginChart, saveProposal } from '../proposals/proposals.service';
+import { adopt } from '../revisions/adopt';
+import { readClientFiles, readPractice, type DemoClient, type DemoPractice } from './demo-files';
+import { chartOfRows, entriesOf, gestureSteps, operationsOf } from './demo-operations';
+import { deletePractice, hasPractice, insertPractice, insertUser } from './demo.queries';
+
+/** How to sign in to the demo practice. */
+export interface DemoSignIn {
+  readonly emails: readonly string[];
+  readonly password: string;
+}
+
+const loadUsers = async (pool: pg.Pool, practice: DemoPractice): Promise<Map<string, Viewer>> => {
+  const passwordHash = await hashPassword(practice.password);
+  const viewers = new Map<string, Viewer>();
+  await inTransactionOn(pool, async (transaction) => {
+    await insertPractice(transaction, practice);
+    for (const user of practice.users) {
+      const id = randomUUID();
+      await insertUser(transaction, { ...user, id, practiceId: practice.id, passwordHash });
+      viewers.set(user.email, { userId: id, practiceId: practice.id });
+    }
+  });
+  return viewers;
+};
+
+interface ClientAt {
+  readonly client: DemoClient;
+  readonly clientId: string;
+  readonly folder: string;
+  readonly viewers: Map<string, Viewer>;
+}
+
+const viewerIn = (viewers: Map<string, Viewer>, email: string): Viewer => {
+  const viewer = viewers.get(email);
+  if (viewer === undefined) throw new Error(`the demo has no user ${email}`);
+  return viewer;
+};
+
+const currentChart = (pool: pg.Pool, viewer: Viewer, clientId: string) =>
+  inTransactionOn(pool, async (transaction) => {
+    const head = await maybeChartLocked(transaction, viewer, clientId);
+    if (head === undefined) throw new Error('the demo client has no chart');
+    return { head, chart: await loadChart(transaction, head) };
+  });
+
+const adoptRevisions = async (
+  pool: pg.Pool,
+  { clientId, viewers }: ClientAt,
+  files: Awaited<ReturnType<typeof readClientFiles>>,
+): Promise<void> => {
+  const first = operationsOf(files.accounts);
+  chartOfRows(emptyChart(USUAL_SETTINGS), first);
+  for (const [index, { author, note, gestures }] of files.revisions.entries()) {
+    const viewer = viewerIn(viewers, author);
+    const { chart } = await currentChart(pool, viewer, clientId);
+    const batches = [...(index === 0 ? [first] : []), ...gestureSteps(chart, gestures)];
+    const steps = batches.map((operations) => ({ id: randomUUID(), operations }));
+    await adopt(pool, viewer, { clientId, request: { baseRevision: index, steps, note } });
+  }
+};
+
+const loadClient = async (pool: pg.Pool, at: ClientAt): Promise<void> => {
+  const files = await readClientFiles(at.folder);
+  const [owner] = [...at.viewers.values()];
+  if (owner === undefined) throw new Error('the demo has no user');
+  await beginChart(pool, owner, at.clientId);
+  await adoptRevisions(pool, at, files);
+  const { chart, head } = await currentChart(pool, owner, at.clientId);
+  const entries = entriesOf(chart, files.lines, at.client.currency);
+  await inTransactionOn(pool, (transaction) => postEntries(transaction, head, entries));
+  if (files.proposal.length === 0) return;
+  const steps = gestureSteps(chart, files.proposal).map((operations) => ({
+    id: randomUUID(),
+    operations: [...operations],
+  }));
+  await saveProposal(pool, owner, {
+    clientId: at.clientId,
+    request: { version: 0, baseRevision: head.revision, steps, conflicts: [] },
+  });
+};
+
+const loadPractice = async (
+  pool: pg.Pool,
+  practice: DemoPractice,
+  folder: string,
+): Promise<void> => {
+  const viewers = await loadUsers(pool, practice);
+  for (const client of practice.clients) {
+    const clientId = randomUUID();
+    const { folder: own, ...details } = client;
+    await inTransactionOn(pool, (transaction) =>
+      insertClient(transaction, { ...details, id: clientId, practiceId: practice.id }),
+    );
+    if (own !== null)
+      await loadClient(pool, { client, clientId, viewers, folder: join(folder, own) });
+  }
+};
+
+/**
+ * Loads the demo practice into an empty database, or anew when `fresh`; other practices are left
+ * alone. Gives the sign-in, or `undefined` when the database holds other practices only.
+ */
+export const loadDemo = async (
+  pool: pg.Pool,
+  asked: { readonly folder: string; readonly fresh: boolean },
+): Promise<DemoSignIn | undefined> => {
+  const practice = await readPractice(asked.folder);
+  if (asked.fresh)
+    await inTransactionOn(pool, (transaction) => deletePractice(transaction, practice.id));
+  if (asked.fresh || !(await hasPractice(pool))) await loadPractice(pool, practice, asked.folder);
+  const { rows } = await pool.query('SELECT id FROM practice WHERE id = $1', [practice.id]);
+  if (rows.length === 0) return undefined;
+  return { emails: practice.users.map(({ email }) => email), password: practice.password };
+};

@@ -1,0 +1,79 @@
+import {
+  AdoptAnswer,
+  AdoptRequest,
+  BalancesAnswer,
+  BenchAnswer,
+  ClientAnswer,
+  ClientsAnswer,
+  NewClientRequest,
+  Problem,
+  RevisionsAnswer,
+  SaveProposalAnswer,
+  SaveProposalRequest,
+  SessionAnswer,
+  SignInRequest,
+  UndoAnswer,
+} from '@iunctus/contract';
+import { toJsonSchema } from '@valibot/to-json-schema';
+import type * as v from 'valibot';
+
+interface Route {
+  readonly method: 'get' | 'post' | 'put';
+  readonly path: string;
+  readonly summary: string;
+  readonly request?: v.GenericSchema;
+  readonly answer?: v.GenericSchema;
+  readonly query?: readonly string[];
+}
+
+const CLIENT = '/api/clients/{clientId}';
+
+const ROUTES: readonly Route[] = [
+  { method: 'post', path: '/api/sign-in', summary: 'Sign in', request: SignInRequest, answer: SessionAnswer },
+  { method: 'post', path: '/api/sign-out', summary: 'Sign out' },
+  { method: 'get', path: '/api/session', summary: 'Who is signed in', answer: SessionAnswer },
+  { method: 'get', path: '/api/clients', summary: 'All clients of the practice', answer: ClientsAnswer },
+  { method: 'post', path: '/api/clients', summary: 'Add a client', request: NewClientRequest, answer: ClientAnswer },
+  { method: 'get', path: CLIENT, summary: 'One client', answer: ClientAnswer },
+  { method: 'post', path: `${CLIENT}/chart`, summary: 'Begin an empty chart' },
+  { method: 'get', path: `${CLIENT}/bench`, summary: 'Chart and proposal', answer: BenchAnswer },
+  { method: 'get', path: `${CLIENT}/balances`, summary: 'Amounts by account', query: ['first', 'last'], answer: BalancesAnswer },
+  { method: 'put', path: `${CLIENT}/proposal`, summary: 'Keep the proposal', request: SaveProposalRequest, answer: SaveProposalAnswer },
+  { method: 'get', path: `${CLIENT}/revisions`, summary: 'All revisions', answer: RevisionsAnswer },
+  { method: 'post', path: `${CLIENT}/revisions`, summary: 'Adopt a proposal', request: AdoptRequest, answer: AdoptAnswer },
+  { method: 'get', path: `${CLIENT}/revisions/{number}/undo`, summary: 'What takes a revision back', answer: UndoAnswer },
+]; // prettier-ignore
+
+const content = (schema: v.GenericSchema | undefined): object =>
+  schema === undefined
+    ? {}
+    : {
+        content: {
+          'application/json': { schema: toJsonSchema(schema, { errorMode: 'ignore' }) },
+        },
+      };
+
+const parametersOf = ({ path, query = [] }: Route): readonly object[] => {
+  const schema = { type: 'string' };
+  const inPath = [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({ name, in: 'path' }));
+  const inQuery = query.map((name) => ({ name, in: 'query' }));
+  return [...inPath, ...inQuery].map((parameter) => ({ ...parameter, required: true, schema }));
+};
+
+const operationOf = (route: Route): object => ({
+  summary: route.summary,
+  parameters: parametersOf(route),
+  ...(route.request === undefined ? {} : { requestBody: content(route.request) }),
+  responses: {
+    200: { description: 'Done', ...content(route.answer) },
+    default: { description: 'A problem', ...content(Problem) },
+  },
+});
+
+/** The OpenAPI description of this server, made from the contract's schemas. */
+export const openApi = (): object => {
+  const paths: Record<string, Record<string, object>> = {};
+  for (const route of ROUTES)
+    paths[route.path] = { ...paths[route.path], [route.method]: operationOf(route) };
+  return { openapi: '3.1.0', info: { title: 'Iunctus', version: '0.1.0' }, paths };
+};

@@ -1,0 +1,78 @@
+import { randomUUID } from 'node:crypto';
+import type { BenchAnswer, ProposalAnswer, SaveProposalRequest } from '@iunctus/contract';
+import { recordsOf, replay, USUAL_SETTINGS, type Chart } from '@iunctus/core';
+import type pg from 'pg';
+import type { Viewer } from '../access/access.service';
+import { loadChart } from '../charts/chart-store';
+import { insertChart, maybeChart, type ChartHead } from '../charts/charts.queries';
+import { clientOf } from '../clients/clients.service';
+import { inTransactionOn, type Reader } from '../database/transaction';
+import { problem } from '../http/problem';
+import { manyLandedSince } from '../revisions/revisions.queries';
+import { maybeProposal, storeProposal } from './proposals.queries';
+
+const NONE: ProposalAnswer = { version: 0, baseRevision: 0, steps: [], conflicts: [] };
+
+/** The user's proposal, brought to the newest revision; what no longer fits is set aside as a conflict. */
+const currentProposal = async (
+  on: Reader,
+  head: ChartHead,
+  found: { readonly userId: string; readonly chart: Chart },
+): Promise<ProposalAnswer> => {
+  const stored = await maybeProposal(on, head, found.userId);
+  if (stored === undefined) return { ...NONE, baseRevision: head.revision };
+  if (stored.baseRevision === head.revision) return stored;
+  const landed = await manyLandedSince(on, head, stored.baseRevision);
+  const { steps, conflicts } = replay(found.chart, stored.steps, landed);
+  return {
+    version: stored.version,
+    baseRevision: head.revision,
+    steps: [...steps],
+    conflicts: [...stored.conflicts, ...conflicts],
+  };
+};
+
+/** All that the bench opens with. A client without a chart has no bench: `notFound`. */
+export const benchOf = (pool: pg.Pool, viewer: Viewer, clientId: string): Promise<BenchAnswer> =>
+  inTransactionOn(pool, async (transaction) => {
+    await transaction.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
+    const client = await clientOf(transaction, viewer, clientId);
+    const head = (await maybeChart(transaction, viewer, clientId)) ?? problem({ code: 'notFound' });
+    const chart = await loadChart(transaction, head);
+    const found = { userId: viewer.userId, chart };
+    return {
+      client,
+      revision: head.revision,
+      settings: head.settings,
+      accounts: [...recordsOf(chart)],
+      posted: [...chart.posted],
+      proposal: await currentProposal(transaction, head, found),
+    };
+  });
+
+/** Gives a client an empty chart to propose accounts for; does nothing when it has one. */
+export const beginChart = (pool: pg.Pool, viewer: Viewer, clientId: string): Promise<object> =>
+  inTransactionOn(pool, async (transaction) => {
+    await clientOf(transaction, viewer, clientId);
+    const { practiceId } = viewer;
+    const chart = { id: randomUUID(), practiceId, clientId, settings: USUAL_SETTINGS };
+    await insertChart(transaction, chart);
+    return {};
+  });
+
+/** Keeps a proposal. Refuses with `staleProposal` when it was changed elsewhere since `version`. */
+export const saveProposal = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly request: SaveProposalRequest },
+): Promise<{ version: number }> =>
+  inTransactionOn(pool, async (transaction) => {
+    const head =
+      (await maybeChart(transaction, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
+    const stored = await storeProposal(transaction, head, {
+      ...asked.request,
+      userId: viewer.userId,
+    });
+    if (stored === 0) return problem({ code: 'staleProposal' });
+    return { version: asked.request.version + 1 };
+  });

@@ -1,0 +1,67 @@
+import type { AdoptAnswer, AdoptRequest } from '@iunctus/contract';
+import { applyAll, replay, type Landed, type ProposalStep } from '@iunctus/core';
+import type pg from 'pg';
+import type { Viewer } from '../access/access.service';
+import { loadChart, storeChart } from '../charts/chart-store';
+import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.queries';
+import { inTransactionOn, type Transaction } from '../database/transaction';
+import { problem } from '../http/problem';
+import { deleteProposal } from '../proposals/proposals.queries';
+import { insertRevision, manyLandedSince } from './revisions.queries';
+
+const stepsThatFit = async (
+  on: Transaction,
+  head: ChartHead,
+  request: AdoptRequest,
+): Promise<readonly ProposalStep[]> => {
+  if (request.baseRevision > head.revision) return problem({ code: 'notFound' });
+  if (request.baseRevision === head.revision) return request.steps;
+  const landed = await manyLandedSince(on, head, request.baseRevision);
+  const replayed = replay(await loadChart(on, head), request.steps, landed);
+  if (replayed.conflicts.length === 0) return replayed.steps;
+  return problem({
+    code: 'staleRevision',
+    revision: head.revision,
+    conflicts: [...replayed.conflicts],
+  });
+};
+
+const land = async (
+  on: Transaction,
+  head: ChartHead,
+  steps: readonly ProposalStep[],
+): Promise<readonly Landed[]> => {
+  const before = await loadChart(on, head);
+  const outcome = applyAll(
+    before,
+    steps.flatMap(({ operations }) => operations),
+  );
+  if (!outcome.ok) return problem({ code: 'refused', refusal: outcome.refusal });
+  await storeChart(on, head, { before, after: outcome.chart });
+  return outcome.landed;
+};
+
+/**
+ * Makes a proposal a revision. The chart is locked; steps made on an older revision are replayed
+ * on the newest one. Refuses with `staleRevision` and the steps that no longer fit, or `refused`;
+ * then nothing is changed. When all has landed already, gives the newest revision.
+ */
+export const adopt = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly request: AdoptRequest },
+): Promise<AdoptAnswer> =>
+  inTransactionOn(pool, async (transaction) => {
+    const head =
+      (await maybeChartLocked(transaction, viewer, asked.clientId)) ??
+      problem({ code: 'notFound' });
+    const steps = await stepsThatFit(transaction, head, asked.request);
+    await deleteProposal(transaction, head, viewer.userId);
+    if (steps.length === 0) return { revision: head.revision };
+    const landed = await land(transaction, head, steps);
+    const number = head.revision + 1;
+    const { note } = asked.request;
+    await insertRevision(transaction, head, { number, authorId: viewer.userId, note, landed });
+    await setRevision(transaction, head, number);
+    return { revision: number };
+  });

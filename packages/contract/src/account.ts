@@ -1,0 +1,40 @@
+import {
+  KIND_CODES,
+  NUMBER_LIMIT,
+  TEXT_LIMITS,
+  type Account,
+  type AccountRecord,
+  type ChartSettings,
+} from '@iunctus/core';
+import * as v from 'valibot';
+import { DateText, Id, textUpTo } from './text';
+import { mirrors } from './mirrors';
+
+const accountEntries = {
+  id: Id,
+  number: v.nullable(textUpTo(NUMBER_LIMIT)),
+  name: textUpTo(TEXT_LIMITS.name),
+  shortLabel: textUpTo(TEXT_LIMITS.shortLabel),
+  guidance: textUpTo(TEXT_LIMITS.guidance),
+  notes: textUpTo(TEXT_LIMITS.notes),
+  role: v.picklist(['heading', 'posting']),
+  kind: v.picklist(KIND_CODES),
+  retiredOn: v.nullable(DateText),
+  systemUse: v.nullable(v.picklist(['retainedEarnings'])),
+};
+
+/** An account without its place. */
+export const AccountSchema = mirrors<Account>()(v.strictObject(accountEntries));
+
+/** An account with its parent. */
+export const AccountRecordSchema = mirrors<AccountRecord>()(
+  v.strictObject({ ...accountEntries, parentId: v.nullable(Id) }),
+);
+
+/** What a chart's numbers and names keep to. */
+export const ChartSettingsSchema = mirrors<ChartSettings>()(
+  v.strictObject({
+    digits: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(15)),
+    uniqueNames: v.picklist(['chart', 'siblings']),
+  }),
+);

@@ -1,0 +1,82 @@
+import * as v from 'valibot';
+import { AccountRecordSchema, ChartSettingsSchema } from './account';
+import { ClientAnswer } from './client';
+import { ConflictSchema, OPERATIONS_LIMIT, OperationSchema, ProposalStepSchema } from './operation';
+import { Id, Moment, MonthText, textUpTo } from './text';
+
+const Revision = v.pipe(v.number(), v.integer(), v.minValue(0));
+
+/** A user's pending steps on a chart. `version` counts its savings, so that none is overwritten unseen. */
+export const ProposalAnswer = v.strictObject({
+  version: v.number(),
+  baseRevision: Revision,
+  steps: v.array(ProposalStepSchema),
+  conflicts: v.array(ConflictSchema),
+});
+export type ProposalAnswer = v.InferOutput<typeof ProposalAnswer>;
+
+/** All that the bench opens with. Siblings come in order. */
+export const BenchAnswer = v.strictObject({
+  client: ClientAnswer,
+  revision: Revision,
+  settings: ChartSettingsSchema,
+  accounts: v.array(AccountRecordSchema),
+  /** Ids of the accounts that have postings. */
+  posted: v.array(Id),
+  proposal: ProposalAnswer,
+});
+export type BenchAnswer = v.InferOutput<typeof BenchAnswer>;
+
+export const BalancesQuery = v.pipe(
+  v.strictObject({ first: MonthText, last: MonthText }),
+  v.check(({ first, last }) => first <= last, 'ends before it begins'),
+);
+export type BalancesQuery = v.InferOutput<typeof BalancesQuery>;
+
+/** Account id; then balance, change and change since the fiscal year began, debit-positive minor units. */
+export const AmountsRow = v.tuple([Id, v.number(), v.number(), v.number()]);
+export const BalancesAnswer = v.strictObject({
+  first: MonthText,
+  last: MonthText,
+  amounts: v.array(AmountsRow),
+});
+export type BalancesAnswer = v.InferOutput<typeof BalancesAnswer>;
+
+const steps = v.pipe(v.array(ProposalStepSchema), v.maxLength(OPERATIONS_LIMIT));
+
+export const SaveProposalRequest = v.strictObject({
+  version: v.number(),
+  baseRevision: Revision,
+  steps,
+  conflicts: v.array(ConflictSchema),
+});
+export type SaveProposalRequest = v.InferOutput<typeof SaveProposalRequest>;
+export const SaveProposalAnswer = v.strictObject({ version: v.number() });
+
+export const AdoptRequest = v.strictObject({
+  baseRevision: Revision,
+  steps: v.pipe(steps, v.minLength(1)),
+  note: textUpTo(400),
+});
+export type AdoptRequest = v.InferOutput<typeof AdoptRequest>;
+export const AdoptAnswer = v.strictObject({ revision: Revision });
+export type AdoptAnswer = v.InferOutput<typeof AdoptAnswer>;
+
+export const RevisionAnswer = v.strictObject({
+  number: Revision,
+  author: v.string(),
+  adoptedAt: Moment,
+  note: v.string(),
+  operations: v.array(OperationSchema),
+});
+export type RevisionAnswer = v.InferOutput<typeof RevisionAnswer>;
+/** Revisions, newest first. */
+export const RevisionsAnswer = v.array(RevisionAnswer);
+export type RevisionsAnswer = v.InferOutput<typeof RevisionsAnswer>;
+
+/** What takes a revision back on the newest chart: operations that fit, and those that do not. */
+export const UndoAnswer = v.strictObject({
+  operations: v.array(OperationSchema),
+  conflicts: v.array(ConflictSchema),
+});
+export type UndoAnswer = v.InferOutput<typeof UndoAnswer>;

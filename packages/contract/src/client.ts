@@ -1,0 +1,39 @@
+import { INDUSTRY_CODES, LEGAL_FORMS } from '@iunctus/core';
+import * as v from 'valibot';
+import { Id, Moment, MonthText, wordsUpTo } from './text';
+
+const details = {
+  name: wordsUpTo(120),
+  legalForm: v.picklist(LEGAL_FORMS),
+  industry: v.nullable(v.picklist(INDUSTRY_CODES)),
+  country: v.pipe(v.string(), v.regex(/^[A-Z]{2}$/)),
+  currency: v.pipe(v.string(), v.regex(/^[A-Z]{3}$/)),
+  /** The month, 1 to 12, with which the fiscal year begins. */
+  fiscalYearStart: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(12)),
+};
+
+export const NewClientRequest = v.strictObject(details);
+export type NewClientRequest = v.InferOutput<typeof NewClientRequest>;
+
+/** What is known of a client's chart; `revision` 0 means that nothing was adopted yet. */
+export const ChartSummary = v.strictObject({
+  accounts: v.number(),
+  revision: v.number(),
+  adoptedAt: v.nullable(Moment),
+  adoptedBy: v.nullable(v.string()),
+});
+
+/** A client as listed; `chart` is `null` for a client without one. */
+export const ClientAnswer = v.strictObject({
+  id: Id,
+  ...details,
+  chart: v.nullable(ChartSummary),
+  /** Operations pending in the signed-in user's proposal. */
+  pending: v.number(),
+  /** The newest month with postings. */
+  latestMonth: v.nullable(MonthText),
+});
+export type ClientAnswer = v.InferOutput<typeof ClientAnswer>;
+
+export const ClientsAnswer = v.array(ClientAnswer);
+export type ClientsAnswer = v.InferOutput<typeof ClientsAnswer>;

@@ -1,0 +1,7 @@
+export * from './text';
+export * from './account';
+export * from './operation';
+export * from './access';
+export * from './client';
+export * from './bench';
+export * from './problem';

@@ -1,0 +1,85 @@
+import {
+  KIND_CODES,
+  NUMBER_LIMIT,
+  TEXT_LIMITS,
+  type Conflict,
+  type Operation,
+  type ProposalStep,
+  type Refusal,
+} from '@iunctus/core';
+import * as v from 'valibot';
+import { AccountSchema } from './account';
+import { mirrors } from './mirrors';
+import { DateText, Id, textUpTo } from './text';
+
+const place = { parentId: v.nullable(Id), afterId: v.nullable(Id) };
+
+/** Any operation. Longer texts than a field holds pass here and are refused by the core, which says so. */
+export const OperationSchema = mirrors<Operation>()(
+  v.variant('type', [
+    v.strictObject({ type: v.literal('addAccount'), account: AccountSchema, ...place }),
+    v.strictObject({ type: v.literal('deleteAccount'), id: Id }),
+    v.strictObject({
+      type: v.literal('editField'),
+      id: Id,
+      field: v.picklist(['name', 'shortLabel', 'guidance', 'notes']),
+      value: textUpTo(TEXT_LIMITS.notes),
+    }),
+    v.strictObject({
+      type: v.literal('renumber'),
+      id: Id,
+      number: v.nullable(textUpTo(NUMBER_LIMIT)),
+    }),
+    v.strictObject({ type: v.literal('moveNode'), id: Id, ...place }),
+    v.strictObject({ type: v.literal('changeKind'), id: Id, kind: v.picklist(KIND_CODES) }),
+    v.strictObject({
+      type: v.literal('changeRole'),
+      id: Id,
+      role: v.picklist(['heading', 'posting']),
+    }),
+    v.strictObject({ type: v.literal('retire'), id: Id, on: DateText }),
+    v.strictObject({ type: v.literal('restore'), id: Id }),
+  ]),
+);
+
+/** Most operations that one request may carry. */
+export const OPERATIONS_LIMIT = 30_000;
+
+/** One gesture's operations. */
+export const ProposalStepSchema = mirrors<ProposalStep>()(
+  v.strictObject({
+    id: Id,
+    operations: v.pipe(v.array(OperationSchema), v.minLength(1), v.maxLength(OPERATIONS_LIMIT)),
+  }),
+);
+
+const FIELDS = [
+  'number', 'name', 'shortLabel', 'guidance', 'notes', 'kind', 'parent', 'role', 'retiredOn',
+] as const; // prettier-ignore
+
+const CODES = [
+  'accountMissing', 'accountExists', 'parentMissing', 'parentRetired', 'neighbourMissing',
+  'moveIntoOwnSubtree', 'elementDiffers', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
+  'textTooLong', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
+  'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed',
+] as const; // prettier-ignore
+
+/** A refused operation. */
+export const RefusalSchema = mirrors<Refusal>()(
+  v.strictObject({
+    code: v.picklist(CODES),
+    accountId: Id,
+    field: v.optional(v.picklist(FIELDS)),
+    value: v.optional(textUpTo(TEXT_LIMITS.notes)),
+    otherId: v.optional(v.string()),
+  }),
+);
+
+/** A pending step that no longer fits. */
+export const ConflictSchema = mirrors<Conflict>()(
+  v.strictObject({
+    step: ProposalStepSchema,
+    landed: v.nullable(OperationSchema),
+    refusal: v.nullable(RefusalSchema),
+  }),
+);
