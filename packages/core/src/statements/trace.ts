@@ -1,5 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { ChartNode } from '../chart/chart';
+import { CAPTIONS, type SectionCode } from '../kinds/caption';
 import type { RollUp } from './amounts';
 import { lineKey, sectionTotalKey, type RowKey, type Statement } from './statement';
 
@@ -32,10 +33,20 @@ export const landingRows = (
   });
 };
 
-/** The account that a row stands for; `null` for totals and titles. */
-export const accountIdOfRow = (key: RowKey): AccountId | null => {
-  const [section, id] = key.split('/');
-  return id === undefined || ['group', 'title', 'sum', 'total', 'result'].includes(section ?? '')
-    ? null
-    : id;
+/** What a row stands for: a section, and in it one account or all of them. */
+export interface RowSubject {
+  readonly section: SectionCode;
+  readonly accountId: AccountId | null;
+}
+
+const isSection = (text: string | undefined): text is SectionCode =>
+  Object.values(CAPTIONS).some(({ section }) => section === text);
+
+/** What a row stands for by its key; `null` for groups, results and computed totals. */
+export const sectionAndAccountOf = (key: RowKey): RowSubject | null => {
+  const [first, second] = key.split('/');
+  if (isSection(first)) return { section: first, accountId: second ?? null };
+  return (first === 'sum' || first === 'title') && isSection(second)
+    ? { section: second, accountId: null }
+    : null;
 };

@@ -1,0 +1,55 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import {
+  type ApplicationConfig,
+  provideBrowserGlobalErrorListeners,
+  provideZonelessChangeDetection,
+} from '@angular/core';
+import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { providePrimeNG } from 'primeng/config';
+import * as benchEffects from './bench/state/bench.effects';
+import { benchFeature } from './bench/state/bench.feature';
+import * as clientsEffects from './clients/state/clients.effects';
+import { clientsFeature } from './clients/state/clients.feature';
+import * as historyEffects from './history/state/history.effects';
+import { historyFeature } from './history/state/history.feature';
+import { ROUTES } from './app.routes';
+import * as sessionEffects from './session/state/session.effects';
+import { sessionFeature } from './session/state/session.feature';
+import { IUNCTUS_PRESET } from './shared/theme/preset';
+
+export const APP_CONFIG: ApplicationConfig = {
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    provideZonelessChangeDetection(),
+    provideHttpClient(withFetch()),
+    provideRouter(
+      ROUTES,
+      withComponentInputBinding(),
+      withRouterConfig({ paramsInheritanceStrategy: 'always' }),
+    ),
+    provideStore(
+      {},
+      {
+        runtimeChecks: {
+          strictStateSerializability: true,
+          strictActionSerializability: true,
+          strictActionWithinNgZone: false,
+          strictActionTypeUniqueness: true,
+        },
+      },
+    ),
+    provideState(sessionFeature),
+    provideState(clientsFeature),
+    provideState(benchFeature),
+    provideState(historyFeature),
+    provideEffects(sessionEffects, clientsEffects, benchEffects, historyEffects),
+    providePrimeNG({
+      theme: {
+        preset: IUNCTUS_PRESET,
+        options: { darkModeSelector: '.dark', cssLayer: { name: 'primeng', order: 'primeng, app' } },
+      },
+    }),
+  ],
+};

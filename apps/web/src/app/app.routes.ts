@@ -1,0 +1,42 @@
+import type { Routes } from '@angular/router';
+import { signedInGuard } from './session/state/session.guard';
+
+export const ROUTES: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'clients' },
+  {
+    path: 'sign-in',
+    title: 'Sign in · Iunctus',
+    loadComponent: () => import('./session/pages/sign-in.page').then((m) => m.SignInPage),
+  },
+  {
+    path: 'clients',
+    canActivate: [signedInGuard],
+    title: 'Clients · Iunctus',
+    loadComponent: () =>
+      import('./clients/pages/clients-frame.page').then((m) => m.ClientsFramePage),
+  },
+  {
+    path: 'clients/:clientId',
+    canActivate: [signedInGuard],
+    loadComponent: () => import('./bench/pages/client.page').then((m) => m.ClientPage),
+    children: [
+      {
+        path: 'chart',
+        title: 'Chart · Iunctus',
+        loadComponent: () => import('./bench/pages/bench.page').then((m) => m.BenchPage),
+      },
+      {
+        path: 'start',
+        title: 'Start a chart · Iunctus',
+        loadComponent: () => import('./clients/pages/start.page').then((m) => m.StartPage),
+      },
+      {
+        path: 'history',
+        title: 'History · Iunctus',
+        loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
+      },
+      { path: '', pathMatch: 'full', redirectTo: 'chart' },
+    ],
+  },
+  { path: '**', redirectTo: 'clients' },
+];

@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { eachNode, nameKey, titleOf, type AccountId, type Chart } from '@iunctus/core';
+import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+
+interface Choice {
+  readonly id: AccountId | null;
+  readonly title: string;
+  readonly key: string;
+}
+
+const MAIN: Choice = { id: null, title: 'Main account', key: 'main account' };
+
+/** Choosing an account, or the main level, by typing part of number or name. */
+@Component({
+  selector: 'iu-account-choice',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, AutoComplete],
+  template: `
+    <p-autocomplete
+      [ngModel]="value()"
+      (ngModelChange)="take($event)"
+      [suggestions]="found()"
+      (completeMethod)="search($event)"
+      optionLabel="title"
+      dataKey="key"
+      [completeOnFocus]="true"
+      [autoOptionFocus]="true"
+      [forceSelection]="true"
+      [delay]="0"
+      [minQueryLength]="0"
+      [ariaLabel]="label()"
+      [placeholder]="placeholder()"
+      [inputId]="inputId()"
+      appendTo="body"
+      scrollHeight="260px"
+      emptyMessage="No account has this in its number or name."
+    />
+  `,
+  styleUrl: './choice.css',
+})
+export class AccountChoiceComponent {
+  readonly chart = input.required<Chart>();
+  readonly accountId = input<AccountId | null | undefined>();
+  /** Accounts that cannot be chosen: the account itself and what is below it. */
+  readonly except = input<ReadonlySet<AccountId>>(new Set());
+  readonly label = input('Parent');
+  readonly placeholder = input('');
+  readonly inputId = input<string>();
+  readonly chosen = output<AccountId | null>();
+
+  protected readonly found = signal<Choice[]>([]);
+  protected readonly value = signal<Choice | null>(null);
+  private readonly all = computed<readonly Choice[]>(() => [
+    MAIN,
+    ...[...eachNode(this.chart().roots)]
+      .filter(({ account }) => account.retiredOn === null && !this.except().has(account.id))
+      .map(({ account }) => ({
+        id: account.id,
+        title: titleOf(account),
+        key: nameKey(titleOf(account)),
+      })),
+  ]);
+
+  constructor() {
+    effect(() => {
+      const id = this.accountId();
+      this.value.set(this.all().find((choice) => choice.id === id) ?? null);
+    });
+  }
+
+  protected search({ query }: AutoCompleteCompleteEvent): void {
+    const current = this.value();
+    const untouched = current !== null && typeof current === 'object' && query === current.title;
+    const words = untouched ? [''] : nameKey(query).split(' ');
+    this.found.set(
+      this.all()
+        .filter(({ key }) => words.every((word) => key.includes(word)))
+        .slice(0, 60),
+    );
+  }
+
+  protected take(choice: Choice | string | null): void {
+    if (choice === null || typeof choice === 'string') return;
+    this.value.set(choice);
+    this.chosen.emit(choice.id);
+  }
+}

@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  cleanName,
+  formatAmount,
+  KINDS,
+  nodeOf,
+  normalSideOfKind,
+  titleOf,
+  type KindCode,
+  type Operation,
+  type Refusal,
+  type TextField,
+} from '@iunctus/core';
+import { Textarea } from 'primeng/textarea';
+import { InputText } from 'primeng/inputtext';
+import { ToggleSwitch } from 'primeng/toggleswitch';
+import { FormsModule } from '@angular/forms';
+import { landingWords } from '../../shared/words/statement-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { BenchModel } from '../model/bench-model';
+import { KindChoiceComponent } from './kind-choice.component';
+import { SheetComponent } from './sheet.component';
+
+const CASH_FLOW_WORDS = {
+  cash: 'is cash itself',
+  operating: 'operating',
+  investing: 'investing',
+  financing: 'financing',
+  none: 'none',
+} as const;
+
+/** Everything about one account: what its kind means, its texts, heading or posting. */
+@Component({
+  selector: 'iu-account-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, InputText, Textarea, ToggleSwitch, KindChoiceComponent, SheetComponent],
+  templateUrl: './account-sheet.component.html',
+  styleUrl: './account-sheet.component.css',
+})
+export class AccountSheetComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly refusal = signal<Refusal | null>(null);
+
+  protected readonly node = computed(() => nodeOf(this.model.chart(), this.model.cursor() ?? ''));
+  protected readonly account = computed(() => this.node()?.account);
+  protected readonly heading = computed(() => {
+    const account = this.account();
+    return account === undefined ? '' : titleOf(account);
+  });
+  protected readonly kind = computed(() => KINDS[this.account()?.kind ?? 'bank']);
+  protected readonly landing = computed(() => landingWords(this.account()?.kind ?? 'bank'));
+  protected readonly side = computed(() => normalSideOfKind(this.account()?.kind ?? 'bank'));
+  protected readonly cashFlow = computed(() => CASH_FLOW_WORDS[this.kind().cashFlow]);
+  protected readonly posted = computed(() => this.model.chart().posted.has(this.account()?.id ?? ''));
+  protected readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    return refusal === null ? '' : refusalWords(refusal, this.model.chart(), this.model.base());
+  });
+
+  protected amounts() {
+    const node = this.node();
+    if (node === undefined) return [];
+    const style = { currency: this.model.client()?.currency ?? 'USD', zero: '–' };
+    return [
+      { words: 'Posted to it', amount: formatAmount(this.model.ownAmountOf(node), style) },
+      { words: 'With all below it', amount: formatAmount(this.model.amountOf(node), style) },
+    ];
+  }
+
+  protected setText(field: TextField, typed: Event): void {
+    const account = this.account();
+    const text = (typed.target as HTMLInputElement).value;
+    const value = field === 'name' ? cleanName(text) : text.trim();
+    if (account === undefined || account[field] === value) return;
+    this.propose([{ type: 'editField', id: account.id, field, value }]);
+  }
+
+  protected setKind(kind: KindCode): void {
+    const id = this.account()?.id;
+    if (id !== undefined && kind !== this.account()?.kind)
+      this.propose([{ type: 'changeKind', id, kind }]);
+  }
+
+  protected setHeading(heading: boolean): void {
+    const id = this.account()?.id;
+    if (id !== undefined)
+      this.propose([{ type: 'changeRole', id, role: heading ? 'heading' : 'posting' }]);
+  }
+
+  protected restore(): void {
+    const id = this.account()?.id;
+    if (id !== undefined) this.propose([{ type: 'restore', id }]);
+  }
+
+  private propose(operations: readonly Operation[]): void {
+    this.refusal.set(this.model.propose(operations));
+  }
+}

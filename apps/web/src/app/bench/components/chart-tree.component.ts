@@ -1,0 +1,390 @@
+import { CdkDrag, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-drop';
+import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import {
+  formatAmount,
+  KINDS,
+  planChild,
+  planMain,
+  planMoveUnder,
+  planRemoval,
+  planSibling,
+  planStep,
+  type AccountId,
+  type AddPlan,
+  type ChartNode,
+  type Direction,
+  type Element,
+  type Operation,
+  type Refusal,
+} from '@iunctus/core';
+import { ElementMarkComponent } from '../../shared/components/element-mark.component';
+import { changeWords } from '../../shared/words/change-words';
+import { dateWords } from '../../shared/words/period-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
+import { BenchModel } from '../model/bench-model';
+import { draftOf, draftOperations, newDraft, type Draft } from '../model/draft';
+import { dropTarget, type DropPlace } from '../model/drop-target';
+import { listedRows, rowIdOf, type ListedRow } from '../model/listed-rows';
+import { Sheets } from '../model/sheets';
+import { actionOfKey, type TreeAction } from '../model/tree-keys';
+import { RowEditorComponent } from './row-editor.component';
+
+/** Every row is exactly so high, in pixels. */
+export const ROW_HEIGHT = 26;
+
+/** Which rows are in sight: for the seam. */
+export interface RowsInSight {
+  readonly scrolled: number;
+  readonly height: number;
+}
+
+/** The chart as a tree that is worked by keyboard: rows, the row editor, drag and drop. */
+@Component({
+  selector: 'iu-chart-tree',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    CdkDrag,
+    CdkFixedSizeVirtualScroll,
+    CdkVirtualForOf,
+    CdkVirtualScrollViewport,
+    ElementMarkComponent,
+    RowEditorComponent,
+  ],
+  templateUrl: './chart-tree.component.html',
+  styleUrl: './chart-tree.component.css',
+})
+export class ChartTreeComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly sheets = inject(Sheets);
+  private readonly injector = inject(Injector);
+  private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
+
+  readonly inSight = output<RowsInSight>();
+  /** Keys that the tree leaves to the bench. */
+  readonly action = output<TreeAction>();
+
+  protected readonly rowHeight = ROW_HEIGHT;
+  protected readonly elementWords = ELEMENT_WORDS;
+  protected readonly draft = signal<Draft | null>(null);
+  private readonly typed = signal<Draft | null>(null);
+  protected readonly refusal = signal<Refusal | null>(null);
+  protected readonly dropPlace = signal<DropPlace | null>(null);
+  protected readonly scrolled = signal(0);
+
+  protected readonly rows = computed<readonly ListedRow[]>(() =>
+    listedRows(this.model.rows(), this.draft()),
+  );
+  private readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+
+  /** Where the row that is being edited stands, for the strip below it. */
+  protected readonly editedIndex = computed(() => {
+    const draft = this.draft();
+    return draft === null ? -1 : this.rows().findIndex((row) => rowIdOf(row) === draft.id);
+  });
+
+  protected readonly hint = computed(() => {
+    const draft = this.typed() ?? this.draft();
+    if (draft === null) return null;
+    const { name, sentence } = KINDS[draft.kind];
+    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: roomWords(draft) };
+  });
+
+  protected readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    if (refusal === null) return '';
+    return refusalWords(refusal, this.model.chart(), this.model.base());
+  });
+
+  constructor() {
+    effect(() => {
+      const id = this.model.cursor();
+      if (id !== null) untracked(() => this.bringIntoSight(id));
+    });
+    afterNextRender(() => {
+      this.viewport().elementScrolled().subscribe(() => this.tellSight());
+      new ResizeObserver(() => this.tellSight()).observe(this.viewport().elementRef.nativeElement);
+      this.focus();
+    });
+  }
+
+  /** Puts the keyboard on the tree. */
+  focus(): void {
+    this.viewport().elementRef.nativeElement.focus({ preventScroll: true });
+  }
+
+  protected trackRow = (_index: number, row: ListedRow): string => rowIdOf(row);
+
+  protected amount(node: ChartNode): string {
+    return formatAmount(this.model.amountOf(node), { currency: this.currency(), zero: '–' });
+  }
+
+  protected own(node: ChartNode): string {
+    const amount = this.model.ownAmountOf(node);
+    return node.children.length === 0 || amount === 0
+      ? ''
+      : `${formatAmount(amount, { currency: this.currency() })} itself`;
+  }
+
+  protected elementTotal(element: Element): string {
+    const total = this.model
+      .chart()
+      .roots.filter(({ account }) => KINDS[account.kind].element === element)
+      .reduce((sum, node) => sum + this.model.amountOf(node), 0);
+    return formatAmount(total, { currency: this.currency(), zero: '–' });
+  }
+
+  protected element(node: ChartNode): Element {
+    return KINDS[node.account.kind].element;
+  }
+
+  protected kindName(node: ChartNode): string {
+    return KINDS[node.account.kind].shortName;
+  }
+
+  protected wasWords(id: AccountId): string {
+    const change = this.model.changeOf(id);
+    return change === null ? '' : changeWords(change, this.model.base());
+  }
+
+  protected retiredWords(node: ChartNode): string {
+    const { retiredOn } = node.account;
+    return retiredOn === null ? '' : `retired ${dateWords(retiredOn)}`;
+  }
+
+  protected select(id: AccountId): void {
+    this.refusal.set(null);
+    this.model.cursor.set(id);
+  }
+
+  protected toggle(event: Event, row: Extract<ListedRow, { type: 'account' }>): void {
+    event.stopPropagation();
+    this.model.setOpen(row.node.account.id, !row.open);
+    this.focus();
+  }
+
+  protected startEdit(): void {
+    const id = this.model.cursor();
+    const draft = id === null ? null : draftOf(this.model.chart(), id);
+    if (draft !== null) this.open(draft);
+  }
+
+  protected noteTyped(draft: Draft): void {
+    this.typed.set(draft);
+    this.refusal.set(null);
+  }
+
+  protected accept(draft: Draft): void {
+    const refusal = this.model.propose(draftOperations(this.model.chart(), draft));
+    this.refusal.set(refusal);
+    if (refusal !== null) return;
+    this.leaveEdit();
+    this.model.goTo(draft.id);
+  }
+
+  protected leaveEdit(): void {
+    this.draft.set(null);
+    this.typed.set(null);
+    this.refusal.set(null);
+    this.focus();
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const action = actionOfKey(event);
+    if (action === null) return;
+    event.preventDefault();
+    event.stopPropagation();
+    this.run(action);
+  }
+
+  /** Does what a key or a button asks for. */
+  run(action: TreeAction): void {
+    this.refusal.set(null);
+    switch (action.type) {
+      case 'step':
+        return this.step(action.rows);
+      case 'edge':
+        return this.toEdge(action.last);
+      case 'open':
+        return this.openOrEnter();
+      case 'close':
+        return this.closeOrLeave();
+      case 'edit':
+        return this.startEdit();
+      case 'add':
+        return this.add(action.as);
+      case 'move':
+        return this.move(action.direction);
+      case 'remove':
+        return this.remove();
+      default:
+        this.action.emit(action);
+    }
+  }
+
+  private add(as: 'sibling' | 'child' | 'main'): void {
+    const id = this.model.cursor();
+    const chart = this.model.chart();
+    if (id !== null && as === 'child') this.model.setOpen(id, true);
+    this.model.filter.set('');
+    const plan: AddPlan | null =
+      id === null || as === 'main'
+        ? planMain(chart, this.model.selected() ? KINDS[this.model.selected()!.kind].element : 'asset')
+        : as === 'child'
+          ? planChild(chart, id)
+          : planSibling(chart, id);
+    if (plan !== null) this.open(newDraft(plan, crypto.randomUUID()));
+  }
+
+  private open(draft: Draft): void {
+    this.typed.set(null);
+    this.draft.set(draft);
+    afterNextRender(
+      () => {
+        if (this.editedIndex() >= 0) this.scrollTo(this.editedIndex(), 3);
+      },
+      { injector: this.injector },
+    );
+  }
+
+  private propose(operations: readonly Operation[]): void {
+    this.refusal.set(this.model.propose(operations));
+  }
+
+  private move(direction: Direction): void {
+    const id = this.model.cursor();
+    if (id === null) return;
+    this.propose(planStep(this.model.chart(), id, direction) ?? []);
+    this.model.goTo(id);
+  }
+
+  private remove(): void {
+    const id = this.model.cursor();
+    if (id === null) return;
+    const today = new Date();
+    const on = [today.getFullYear(), today.getMonth() + 1, today.getDate()]
+      .map((part) => String(part).padStart(2, '0'))
+      .join('-');
+    const next = this.neighbourOf(id);
+    this.propose([planRemoval(this.model.chart(), id, on)]);
+    if (this.refusal() === null && next !== null) this.model.cursor.set(next);
+  }
+
+  private neighbourOf(id: AccountId): AccountId | null {
+    if (this.model.chart().posted.has(id)) return id;
+    const ids = this.accountIds();
+    const index = ids.indexOf(id);
+    return ids[index + 1] ?? ids[index - 1] ?? null;
+  }
+
+  private accountIds(): readonly AccountId[] {
+    return this.rows().flatMap((row) => (row.type === 'account' ? row.node.account.id : []));
+  }
+
+  private step(count: number): void {
+    const ids = this.accountIds();
+    const at = ids.indexOf(this.model.cursor() ?? '');
+    const next = ids[Math.min(Math.max(at + count, 0), ids.length - 1)];
+    if (next !== undefined) this.model.cursor.set(next);
+  }
+
+  private toEdge(last: boolean): void {
+    const ids = this.accountIds();
+    const edge = last ? ids.at(-1) : ids[0];
+    if (edge !== undefined) this.model.cursor.set(edge);
+  }
+
+  private cursorRow() {
+    return this.rows().find((row) => rowIdOf(row) === this.model.cursor());
+  }
+
+  private openOrEnter(): void {
+    const row = this.cursorRow();
+    if (row?.type !== 'account' || row.node.children.length === 0) return;
+    if (row.open) this.step(1);
+    else this.model.setOpen(row.node.account.id, true);
+  }
+
+  private closeOrLeave(): void {
+    const row = this.cursorRow();
+    if (row?.type !== 'account') return;
+    if (row.open) return this.model.setOpen(row.node.account.id, false);
+    const rows = this.rows();
+    const parent = rows
+      .slice(0, rows.indexOf(row))
+      .findLast((above) => above.type === 'account' && above.level < row.level);
+    if (parent?.type === 'account') this.model.cursor.set(parent.node.account.id);
+  }
+
+  protected dragged({ pointerPosition }: CdkDragMove, id: AccountId): void {
+    const { nativeElement } = this.viewport().elementRef;
+    const y = pointerPosition.y - nativeElement.getBoundingClientRect().top + nativeElement.scrollTop;
+    this.dropPlace.set(dropTarget(this.model.chart(), this.model.rows(), y / ROW_HEIGHT, id));
+  }
+
+  protected dropped({ source }: CdkDragEnd, id: AccountId): void {
+    source.reset();
+    const place = this.dropPlace();
+    this.dropPlace.set(null);
+    this.model.cursor.set(id);
+    if (place === null) return;
+    this.propose(planMoveUnder(this.model.chart(), id, place.target));
+    this.model.goTo(id);
+    this.focus();
+  }
+
+  /** Moves the account at the cursor under another, as the sheet for it asks. */
+  openSheet(): void {
+    this.sheets.show('account');
+  }
+
+  private bringIntoSight(id: AccountId): void {
+    afterNextRender(
+      () => {
+        const index = this.rows().findIndex((row) => rowIdOf(row) === id);
+        if (index >= 0) this.scrollTo(index, 0);
+      },
+      { injector: this.injector },
+    );
+  }
+
+  private scrollTo(index: number, roomBelow: number): void {
+    const viewport = this.viewport();
+    const top = index * ROW_HEIGHT;
+    const offset = viewport.measureScrollOffset();
+    const height = viewport.getViewportSize();
+    const bottom = top + ROW_HEIGHT * (1 + roomBelow);
+    if (top < offset) viewport.scrollToOffset(Math.max(top - ROW_HEIGHT, 0));
+    else if (bottom > offset + height) viewport.scrollToOffset(bottom - height);
+  }
+
+  private tellSight(): void {
+    const viewport = this.viewport();
+    viewport.checkViewportSize();
+    this.scrolled.set(viewport.measureScrollOffset());
+    this.inSight.emit({
+      scrolled: viewport.measureScrollOffset(),
+      height: viewport.getViewportSize(),
+    });
+  }
+}
+
+const roomWords = ({ adding }: Draft): string => {
+  if (adding === null || adding.number.ok) return '';
+  return adding.number.reason === 'noRoom'
+    ? 'No free number is left between its neighbours: type one, or renumber them first.'
+    : 'The neighbours’ numbers are not plain digits: type a number.';
+};

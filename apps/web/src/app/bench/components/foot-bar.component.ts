@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { formatAmount, subtract, type Minor } from '@iunctus/core';
+import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
+import { BenchModel } from '../model/bench-model';
+import { benchFeature } from '../state/bench.feature';
+
+interface Mover {
+  readonly words: string;
+  readonly amount: string;
+}
+
+/** The sum of a proposal at the foot of the bench: how many changes, what moves, what holds. */
+@Component({
+  selector: 'iu-foot-bar',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="sum" aria-live="polite">
+      @if (changes() === 0) {
+        <span class="muted">No changes. <kbd>N</kbd> adds an account, <kbd>Enter</kbd> edits the row, <kbd>?</kbd> shows all keys.</span>
+      } @else {
+        <span class="chip">{{ changes() }} {{ changes() === 1 ? 'change' : 'changes' }}</span>
+        @for (mover of movers(); track mover.words) {
+          <span class="mover"><span class="muted">{{ mover.words }}</span> <span class="chip">{{ mover.amount }}</span></span>
+        }
+        @if (more() > 0) {
+          <span class="muted">and {{ more() }} more</span>
+        }
+        @if (!profitMoves()) {
+          <span class="mover"><span class="muted">Net profit</span> <span class="chip good">unchanged</span></span>
+        }
+        @if (conflicts() > 0) {
+          <span class="chip bad">{{ conflicts() }} no longer fit</span>
+        }
+      }
+      <span class="chip" [class.good]="model.engine.balanced()" [class.bad]="!model.engine.balanced()">
+        {{ model.engine.balanced() ? 'Balance sheet balances' : 'Balance sheet does not balance' }}
+      </span>
+    </div>
+    <span class="saving muted" role="status">{{ savingWords() }}</span>
+    <button class="button" type="button" [disabled]="changes() === 0 && conflicts() === 0" (click)="review.emit()">Review</button>
+    <button class="button primary" type="button" [disabled]="changes() === 0 || adopting()" (click)="adopt.emit()">
+      Adopt <kbd>Ctrl ↵</kbd>
+    </button>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+      padding: 0 18px;
+      border-top: 1px solid var(--rule);
+      background: var(--sheet);
+    }
+    .sum {
+      display: flex;
+      flex: 1;
+      align-items: center;
+      gap: 10px;
+      min-width: 0;
+      overflow: hidden;
+      white-space: nowrap;
+    }
+    .mover {
+      display: inline-flex;
+      align-items: center;
+      gap: 6px;
+    }
+    .saving {
+      font-size: 12px;
+    }
+    .primary kbd {
+      border-color: transparent;
+      background: none;
+      color: var(--on-plum-2);
+    }
+  `,
+})
+export class FootBarComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly store = inject(Store);
+  private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
+  private readonly saving = this.store.selectSignal(benchFeature.selectSaving);
+  protected readonly adopting = this.store.selectSignal(benchFeature.selectAdopting);
+  readonly review = output();
+  readonly adopt = output();
+
+  protected readonly changes = computed(() =>
+    this.model.steps().reduce((sum, { operations }) => sum + operations.length, 0),
+  );
+  protected readonly conflicts = computed(() => this.proposal().conflicts.length);
+  private readonly all = computed<readonly Mover[]>(() => {
+    const { sections, totals } = this.model.engine.impact();
+    return [
+      ...sections.map((moved) => this.mover(SECTION_WORDS[moved.code], moved)),
+      ...totals.map((moved) => this.mover(TOTAL_WORDS[moved.code], moved)),
+    ];
+  });
+  protected readonly movers = computed(() => this.all().slice(0, 3));
+  protected readonly more = computed(() => this.all().length - this.movers().length);
+  protected readonly profitMoves = computed(() =>
+    this.model.engine.impact().totals.some(({ code }) => code === 'netProfit'),
+  );
+  protected readonly savingWords = computed(() => {
+    if (this.saving() === 'failed') return 'Not kept: the server cannot be reached';
+    if (this.changes() === 0) return '';
+    return this.saving() === 'saved' ? 'Kept' : 'Keeping …';
+  });
+
+  private mover(words: string, { before, after }: { before: Minor; after: Minor }): Mover {
+    const currency = this.model.client()?.currency ?? 'USD';
+    return {
+      words,
+      amount: formatAmount(subtract(after, before), { currency, negatives: 'sign' }),
+    };
+  }
+}

@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { SheetComponent } from './sheet.component';
+
+const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
+  [['↑', '↓'], 'to the row above or below'],
+  [['→', '←'], 'open a branch, close it'],
+  [['Enter'], 'edit the row; keep it'],
+  [['Esc'], 'leave the row, put a sheet away'],
+  [['N'], 'new account beside this one'],
+  [['Shift N'], 'new account under this one'],
+  [['Alt ↑', 'Alt ↓'], 'move among siblings'],
+  [['Alt →', 'Alt ←'], 'move deeper, shallower'],
+  [['M'], 'move under another account'],
+  [['Delete'], 'remove; retire where it has postings'],
+  [['Space'], 'all about this account'],
+  [['1', '…', '9'], 'show so many levels'],
+  [['S'], 'the other statement'],
+  [['/'], 'filter by number or name'],
+  [['Tab'], 'to the statement; Enter there goes to the account'],
+  [['Ctrl Z', 'Ctrl Shift Z'], 'undo, redo'],
+  [['R'], 'review the proposal'],
+  [['Ctrl Enter'], 'adopt the proposal'],
+];
+
+/** What can be done without a mouse. */
+@Component({
+  selector: 'iu-keys-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SheetComponent],
+  template: `
+    <iu-sheet heading="Keys">
+      <dl>
+        @for (row of keys; track row[1]) {
+          <dt>
+            @for (key of row[0]; track key) {
+              <kbd>{{ key }}</kbd>
+            }
+          </dt>
+          <dd>{{ row[1] }}</dd>
+        }
+      </dl>
+    </iu-sheet>
+  `,
+  styles: `
+    dl {
+      display: grid;
+      grid-template-columns: 150px 1fr;
+      gap: 8px 14px;
+      margin: 0;
+    }
+    dt {
+      display: flex;
+      gap: 4px;
+    }
+    dd {
+      margin: 0;
+    }
+  `,
+})
+export class KeysSheetComponent {
+  protected readonly keys = KEYS;
+}

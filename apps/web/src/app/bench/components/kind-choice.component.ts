@@ -1,0 +1,100 @@
+import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { KIND_CODES, KINDS, nameKey, type Element, type KindCode } from '@iunctus/core';
+import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+import { ElementMarkComponent } from '../../shared/components/element-mark.component';
+import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
+
+interface Choice {
+  readonly code: KindCode;
+  readonly name: string;
+  readonly element: Element;
+  readonly landing: string;
+  readonly sentence: string;
+  readonly key: string;
+}
+
+const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
+  const { name, element, sentence } = KINDS[code];
+  const landing = landingWords(code);
+  const key = nameKey(`${name} ${landing} ${sentence} ${ELEMENT_WORDS[element]}`);
+  return { code, name, element, landing, sentence, key };
+});
+
+const choiceOf = (code: KindCode): Choice | null =>
+  CHOICES.find((choice) => choice.code === code) ?? null;
+
+/** Choosing a kind by typing part of its name; each says where it leads and what belongs there. */
+@Component({
+  selector: 'iu-kind-choice',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, AutoComplete, ElementMarkComponent],
+  template: `
+    <p-autocomplete
+      [ngModel]="value()"
+      (ngModelChange)="take($event)"
+      [suggestions]="found()"
+      (completeMethod)="search($event)"
+      optionLabel="name"
+      dataKey="code"
+      [completeOnFocus]="true"
+      [autoOptionFocus]="true"
+      [forceSelection]="true"
+      [delay]="0"
+      [minQueryLength]="0"
+      ariaLabel="Kind"
+      [inputId]="inputId()"
+      appendTo="body"
+      scrollHeight="320px"
+      emptyMessage="No kind is called that."
+    >
+      <ng-template #item let-choice>
+        <div class="kind-choice">
+          <iu-element-mark [element]="choice.element" />
+          <div>
+            <div class="head">
+              <strong>{{ choice.name }}</strong>
+            </div>
+            <div class="landing">{{ choice.landing }}</div>
+            <div class="sentence">{{ choice.sentence }}</div>
+          </div>
+        </div>
+      </ng-template>
+    </p-autocomplete>
+  `,
+  styleUrl: './choice.css',
+})
+export class KindChoiceComponent {
+  readonly kind = input.required<KindCode>();
+  /** Kinds of this element come first. */
+  readonly near = input<Element | null>(null);
+  readonly inputId = input<string>();
+  readonly chosen = output<KindCode>();
+
+  protected readonly found = signal<Choice[]>([]);
+  protected readonly value = signal<Choice | null>(null);
+  private readonly ordered = computed(() => {
+    const near = this.near();
+    const own = CHOICES.filter(({ element }) => element === near);
+    return [...own, ...CHOICES.filter(({ element }) => element !== near)];
+  });
+
+  constructor() {
+    effect(() => this.value.set(choiceOf(this.kind())));
+  }
+
+  protected search({ query }: AutoCompleteCompleteEvent): void {
+    const untouched = query === this.value()?.name;
+    const words = untouched ? [''] : nameKey(query).split(' ');
+    const fitting = this.ordered().filter(({ key }) => words.every((word) => key.includes(word)));
+    const starts = (choice: Choice): number =>
+      nameKey(choice.name).startsWith(words[0] ?? '') ? 0 : 1;
+    this.found.set(untouched ? fitting : fitting.sort((a, b) => starts(a) - starts(b)));
+  }
+
+  protected take(choice: Choice | string | null): void {
+    if (choice === null || typeof choice === 'string') return;
+    this.value.set(choice);
+    this.chosen.emit(choice.code);
+  }
+}

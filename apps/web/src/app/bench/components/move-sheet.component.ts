@@ -1,0 +1,100 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { eachNode, nodeOf, planMoveUnder, titleOf, type AccountId, type Refusal } from '@iunctus/core';
+import { applyAll } from '@iunctus/core';
+import { operationWords } from '../../shared/words/operation-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { BenchModel } from '../model/bench-model';
+import { Sheets } from '../model/sheets';
+import { AccountChoiceComponent } from './account-choice.component';
+import { SheetComponent } from './sheet.component';
+
+/** Moving the account at the cursor under another: choose, see what it does, move. */
+@Component({
+  selector: 'iu-move-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AccountChoiceComponent, SheetComponent],
+  template: `
+    <iu-sheet [heading]="heading()">
+      <form (submit)="move($event)">
+        <label class="field" for="move-target"><span>Move under</span></label>
+        <iu-account-choice
+          inputId="move-target"
+          label="Move under"
+          placeholder="Part of a number or name"
+          [chart]="model.chart()"
+          [except]="ownBranch()"
+          (chosen)="target.set($event)"
+        />
+        @if (refusal(); as found) {
+          <p class="refusal" role="alert">{{ words(found) }}</p>
+        } @else if (effects().length > 0) {
+          <p class="muted">This will do:</p>
+          <ul>
+            @for (effect of effects(); track effect) {
+              <li>{{ effect }}</li>
+            }
+          </ul>
+        }
+        <button class="button primary" [disabled]="effects().length === 0 || refusal() !== null">Move</button>
+      </form>
+    </iu-sheet>
+  `,
+  styles: `
+    form {
+      display: grid;
+      gap: 12px;
+    }
+    ul {
+      margin: 0;
+      padding-left: 18px;
+    }
+    .refusal {
+      color: var(--bad);
+      font-weight: 600;
+    }
+    .button {
+      justify-self: start;
+    }
+  `,
+})
+export class MoveSheetComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly sheets = inject(Sheets);
+  readonly moved = output();
+  protected readonly target = signal<AccountId | null | undefined>(undefined);
+  protected readonly heading = computed(() => {
+    const account = this.model.selected();
+    return account === undefined ? '' : `Move ${titleOf(account)}`;
+  });
+  protected readonly ownBranch = computed(() => {
+    const node = nodeOf(this.model.chart(), this.model.cursor() ?? '');
+    const nodes = node === undefined ? [] : [...eachNode([node])];
+    return new Set(nodes.map(({ account }) => account.id));
+  });
+  private readonly operations = computed(() => {
+    const [id, parentId] = [this.model.cursor(), this.target()];
+    return id === null || parentId === undefined
+      ? []
+      : planMoveUnder(this.model.chart(), id, { parentId });
+  });
+  protected readonly refusal = computed<Refusal | null>(() => {
+    const outcome = applyAll(this.model.chart(), this.operations());
+    return outcome.ok ? null : outcome.refusal;
+  });
+  protected readonly effects = computed(() =>
+    this.operations().map((operation) => operationWords(operation, this.model.chart())),
+  );
+
+  protected words(refusal: Refusal): string {
+    return refusalWords(refusal, this.model.chart());
+  }
+
+  protected move(event: Event): void {
+    event.preventDefault();
+    const id = this.model.cursor();
+    if (id === null || this.model.propose(this.operations()) !== null) return;
+    this.model.goTo(id);
+    this.sheets.close();
+    this.moved.emit();
+  }
+}

@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import { isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
+import { Popover } from 'primeng/popover';
+import { PERIOD_WORDS, shortPeriod } from '../../shared/words/period-words';
+import { BenchPageActions } from '../state/bench.actions';
+import { benchFeature } from '../state/bench.feature';
+
+/** Choosing the period of the amounts: by name, or from month to month. */
+@Component({
+  selector: 'iu-period-choice',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, Popover],
+  template: `
+    @if (period(); as chosen) {
+      <button class="button" type="button" aria-haspopup="dialog" (click)="panel.toggle($event)">
+        {{ words() }} <span aria-hidden="true">▾</span>
+      </button>
+      <p-popover #panel>
+        <div class="panel" role="dialog" aria-label="Period">
+          @for (named of choices(); track named.name) {
+            <button
+              type="button"
+              class="choice"
+              [class.on]="named.period.first === chosen.first && named.period.last === chosen.last"
+              (click)="choose(named.name); panel.hide()"
+            >
+              <span>{{ named.words }}</span>
+              <small>{{ named.dates }}</small>
+            </button>
+          }
+          <form (ngSubmit)="chooseMonths() && panel.hide()">
+            <label>From <input class="text" type="month" name="first" [ngModel]="chosen.first" (ngModelChange)="first.set($event)" /></label>
+            <label>to <input class="text" type="month" name="last" [ngModel]="chosen.last" (ngModelChange)="last.set($event)" /></label>
+            <button class="button small">Show</button>
+          </form>
+          @if (wrong()) {
+            <p class="wrong" role="alert">Choose a first month that is not after the last.</p>
+          }
+        </div>
+      </p-popover>
+    }
+  `,
+  styles: `
+    .panel {
+      display: grid;
+      gap: 2px;
+      width: 320px;
+    }
+    .choice {
+      display: flex;
+      justify-content: space-between;
+      gap: 12px;
+      padding: 7px 9px;
+      border: 0;
+      border-radius: 6px;
+      background: none;
+      color: var(--ink);
+      font: 13px var(--sans);
+      cursor: pointer;
+    }
+    .choice:hover,
+    .choice.on {
+      background: var(--plum-wash);
+    }
+    small {
+      color: var(--ink-2);
+      font-size: 12px;
+    }
+    form {
+      display: grid;
+      grid-template-columns: 1fr 1fr auto;
+      align-items: end;
+      gap: 8px;
+      margin-top: 8px;
+      padding-top: 10px;
+      border-top: 1px solid var(--rule);
+    }
+    label {
+      color: var(--ink-2);
+      font-size: 12px;
+    }
+    .text {
+      padding: 4px 6px;
+      font-size: 12px;
+    }
+    .wrong {
+      color: var(--bad);
+      font-weight: 600;
+    }
+  `,
+})
+export class PeriodChoiceComponent {
+  private readonly store = inject(Store);
+  protected readonly period = this.store.selectSignal(benchFeature.selectPeriod);
+  private readonly client = this.store.selectSignal(benchFeature.selectClient);
+  protected readonly first = signal<string | null>(null);
+  protected readonly last = signal<string | null>(null);
+  protected readonly wrong = signal(false);
+
+  protected readonly words = computed(() => {
+    const period = this.period();
+    return period === null ? '' : shortPeriod(period);
+  });
+
+  protected readonly choices = computed(() =>
+    PERIOD_NAMES.map((name) => {
+      const period = this.named(name);
+      return { name, period, words: PERIOD_WORDS[name], dates: shortPeriod(period) };
+    }),
+  );
+
+  protected choose(name: PeriodName): void {
+    this.store.dispatch(BenchPageActions.periodChosen({ period: this.named(name) }));
+  }
+
+  protected chooseMonths(): boolean {
+    const first = this.first() ?? this.period()?.first ?? '';
+    const last = this.last() ?? this.period()?.last ?? '';
+    const fits = isMonth(first) && isMonth(last) && first <= last;
+    this.wrong.set(!fits);
+    if (fits) this.store.dispatch(BenchPageActions.periodChosen({ period: { first, last } }));
+    return fits;
+  }
+
+  private named(name: PeriodName) {
+    const client = this.client();
+    const latest = client?.latestMonth ?? this.period()?.last ?? '2000-12';
+    return namedPeriod(name, latest, client?.fiscalYearStart ?? 1);
+  }
+}

@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import {
+  dropOperation,
+  formatAmount,
+  proposedChart,
+  subtract,
+  trackOf,
+  advance,
+  type Chart,
+  type Conflict,
+  type Minor,
+} from '@iunctus/core';
+import { operationWords } from '../../shared/words/operation-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
+import { BenchModel } from '../model/bench-model';
+import { BenchPageActions } from '../state/bench.actions';
+import { benchFeature } from '../state/bench.feature';
+import { SheetComponent } from './sheet.component';
+
+interface Line {
+  readonly stepId: string;
+  readonly index: number;
+  readonly words: string;
+}
+
+/** At most so many operations are listed one by one. */
+const LISTED = 300;
+
+/** The proposal operation by operation: read, drop one, see what moves, adopt. */
+@Component({
+  selector: 'iu-review-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SheetComponent],
+  templateUrl: './review-sheet.component.html',
+  styleUrl: './review-sheet.component.css',
+})
+export class ReviewSheetComponent {
+  private readonly model = inject(BenchModel);
+  private readonly store = inject(Store);
+  private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
+  protected readonly adopting = this.store.selectSignal(benchFeature.selectAdopting);
+  protected readonly conflicts = computed(() => this.proposal().conflicts);
+  protected readonly gone = signal('');
+
+  private readonly all = computed<readonly Line[]>(() => {
+    let before: Chart = this.model.base();
+    return this.model.steps().flatMap((step) => {
+      const outcome = advance(trackOf(before), [step]);
+      const after = outcome.ok ? proposedChart(outcome.track) : before;
+      const lines = step.operations.map((operation, index) => ({
+        stepId: step.id,
+        index,
+        words: operationWords(operation, before, after),
+      }));
+      before = after;
+      return lines;
+    });
+  });
+  protected readonly lines = computed(() => this.all().slice(0, LISTED));
+  protected readonly unlisted = computed(() => this.all().length - this.lines().length);
+
+  protected readonly moved = computed(() => {
+    const { sections, totals } = this.model.engine.impact();
+    return [
+      ...sections.map((moved) => this.movedRow(SECTION_WORDS[moved.code], moved)),
+      ...totals.map((moved) => this.movedRow(TOTAL_WORDS[moved.code], moved)),
+    ];
+  });
+
+  protected drop({ stepId, index }: Line): void {
+    const dropped = dropOperation(this.model.base(), this.model.steps(), { stepId, index });
+    const names = dropped.dependents.map((operation) => operationWords(operation, this.model.chart()));
+    this.gone.set(names.length === 0 ? '' : `Dropped with it: ${names.join('; ')}`);
+    this.store.dispatch(BenchPageActions.operationDropped({ steps: dropped.steps }));
+  }
+
+  protected discard(): void {
+    this.gone.set('');
+    this.store.dispatch(BenchPageActions.proposalDiscarded());
+  }
+
+  protected adopt(event: Event, note: string): void {
+    event.preventDefault();
+    this.store.dispatch(BenchPageActions.adoptRequested({ note: note.trim() }));
+  }
+
+  protected conflictWords({ step }: Conflict): string {
+    return step.operations.map((operation) => this.words(operation)).join('; ');
+  }
+
+  protected reasonWords({ landed, refusal }: Conflict): string {
+    if (landed !== null) return `Adopted meanwhile: ${this.words(landed)}`;
+    if (refusal === null) return '';
+    return refusalWords(refusal, this.model.chart(), this.model.base());
+  }
+
+  protected dismiss({ step }: Conflict): void {
+    this.store.dispatch(BenchPageActions.conflictDismissed({ stepId: step.id }));
+  }
+
+  /** Puts the set-aside step on top of what was adopted; a rule may still refuse it. */
+  protected keepMine(conflict: Conflict): void {
+    const refusal = this.model.propose(conflict.step.operations);
+    if (refusal === null) this.dismiss(conflict);
+    else this.gone.set(refusalWords(refusal, this.model.chart(), this.model.base()));
+  }
+
+  private words(operation: Parameters<typeof operationWords>[0]): string {
+    return operationWords(operation, this.model.chart(), this.model.base());
+  }
+
+  private movedRow(words: string, { before, after }: { before: Minor; after: Minor }) {
+    const currency = this.model.client()?.currency ?? 'USD';
+    return {
+      words,
+      before: formatAmount(before, { currency, zero: '–' }),
+      after: formatAmount(after, { currency, zero: '–' }),
+      by: formatAmount(subtract(after, before), { currency, negatives: 'sign' }),
+    };
+  }
+}

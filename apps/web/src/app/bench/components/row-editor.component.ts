@@ -1,0 +1,131 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  linkedSignal,
+  output,
+  viewChild,
+} from '@angular/core';
+import {
+  childrenOf,
+  eachNode,
+  KINDS,
+  lastBeforeContra,
+  nodeOf,
+  suggestNumber,
+  type AccountId,
+  type Chart,
+  type KindCode,
+} from '@iunctus/core';
+import type { Draft } from '../model/draft';
+import { AccountChoiceComponent } from './account-choice.component';
+import { KindChoiceComponent } from './kind-choice.component';
+
+/** A row while it is edited or added: number, name, kind and parent. */
+@Component({
+  selector: 'iu-row-editor',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AccountChoiceComponent, KindChoiceComponent],
+  template: `
+    <input
+      class="number"
+      aria-label="Number"
+      autocomplete="off"
+      maxlength="20"
+      [value]="draft().number"
+      (input)="edit({ number: typed($event) }); numberTyped = true"
+    />
+    <input
+      #name
+      class="name"
+      aria-label="Name"
+      autocomplete="off"
+      maxlength="140"
+      [placeholder]="draft().adding ? 'Name of the new account' : ''"
+      [value]="draft().name"
+      (input)="edit({ name: typed($event) })"
+    />
+    <iu-account-choice
+      label="Under"
+      [chart]="chart()"
+      [accountId]="draft().parentId"
+      [except]="ownBranch()"
+      (chosen)="chooseParent($event)"
+    />
+    <iu-kind-choice [kind]="draft().kind" [near]="element()" (chosen)="chooseKind($event)" />
+  `,
+  styleUrl: './row-editor.component.css',
+  host: {
+    '(keydown)': 'onKey($event)',
+  },
+})
+export class RowEditorComponent {
+  readonly start = input.required<Draft>();
+  readonly chart = input.required<Chart>();
+  readonly changed = output<Draft>();
+  readonly accepted = output<Draft>();
+  readonly left = output();
+
+  protected readonly draft = linkedSignal(() => this.start());
+  protected readonly element = computed(() => KINDS[this.draft().kind].element);
+  protected readonly ownBranch = computed(() => {
+    const node = nodeOf(this.chart(), this.draft().id);
+    const nodes = node === undefined ? [] : [...eachNode([node])];
+    return new Set(nodes.map(({ account }) => account.id));
+  });
+  protected numberTyped = false;
+  private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
+
+  constructor() {
+    afterNextRender(
+      () => {
+        const { nativeElement } = this.name();
+        nativeElement.focus();
+        nativeElement.select();
+      },
+      { injector: inject(Injector) },
+    );
+  }
+
+  protected typed(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected edit(change: Partial<Draft>): void {
+    this.draft.update((draft) => ({ ...draft, ...change }));
+    this.changed.emit(this.draft());
+  }
+
+  protected chooseKind(kind: KindCode): void {
+    this.edit({ kind });
+  }
+
+  protected chooseParent(parentId: AccountId | null): void {
+    const { adding, kind, id } = this.draft();
+    const siblings = childrenOf(this.chart(), parentId).filter(({ account }) => account.id !== id);
+    const afterId = lastBeforeContra(siblings);
+    const number = suggestNumber(this.chart(), {
+      parentId,
+      afterId,
+      element: KINDS[kind].element,
+    });
+    const renumbered = !this.numberTyped && number.ok ? { number: number.number } : {};
+    this.edit({ parentId, ...renumbered, ...(adding === null ? {} : { adding: { afterId, number } }) });
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    event.stopPropagation();
+    if (event.key === 'Escape') {
+      event.preventDefault();
+      this.left.emit();
+    } else if (event.key === 'Enter' && !event.defaultPrevented) {
+      event.preventDefault();
+      this.accepted.emit(this.draft());
+    }
+  }
+}

@@ -1,0 +1,175 @@
+import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { Store } from '@ngrx/store';
+import {
+  formatAmount,
+  movedRows,
+  sectionAndAccountOf,
+  type Period,
+  type RowKey,
+  type StatementCode,
+  type StatementRow,
+} from '@iunctus/core';
+import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
+import {
+  GROUP_WORDS,
+  RESULT_WORDS,
+  SECTION_TOTAL_WORDS,
+  SECTION_WORDS,
+  STATEMENT_WORDS,
+  TOTAL_WORDS,
+} from '../../shared/words/statement-words';
+import { BenchModel } from '../model/bench-model';
+import { benchFeature } from '../state/bench.feature';
+
+/** Every row of a statement is exactly so high, in pixels. */
+export const STATEMENT_ROW_HEIGHT = 24;
+
+/** How the rows stand in the sheet: for the seam. */
+export interface StatementInSight {
+  readonly top: number;
+  readonly height: number;
+  readonly scrolled: number;
+}
+
+/** The statement as it would be printed, beside the chart. */
+@Component({
+  selector: 'iu-statement-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport],
+  templateUrl: './statement-sheet.component.html',
+  styleUrl: './statement-sheet.component.css',
+})
+export class StatementSheetComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly store = inject(Store);
+  private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
+  readonly inSight = output<StatementInSight>();
+  readonly leave = output();
+
+  protected readonly rowHeight = STATEMENT_ROW_HEIGHT;
+  protected readonly statement = this.model.engine.statement;
+  private readonly period = this.store.selectSignal(benchFeature.selectPeriod);
+  protected readonly cursor = signal(0);
+  private readonly moved = computed(() => movedRows(this.model.engine.impact()));
+  protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  protected readonly title = computed(() => STATEMENT_WORDS[this.statement().code]);
+  protected readonly subtitle = computed(() => subtitleOf(this.statement().code, this.period()));
+
+  /** The rows on which the account at the cursor of the chart lands. */
+  protected readonly landing = computed(() => {
+    const id = this.model.cursor();
+    return new Set(id === null ? [] : this.model.landingOf(id));
+  });
+
+  constructor() {
+    afterNextRender(() => {
+      this.viewport().elementScrolled().subscribe(() => this.tellSight());
+      new ResizeObserver(() => this.tellSight()).observe(this.viewport().elementRef.nativeElement);
+    });
+  }
+
+  /** Puts the keyboard on the statement. */
+  focus(): void {
+    this.viewport().elementRef.nativeElement.focus();
+  }
+
+  protected trackRow = (_index: number, row: StatementRow): RowKey => row.key;
+
+  protected words(row: StatementRow): string {
+    switch (row.type) {
+      case 'group':
+        return GROUP_WORDS[row.code];
+      case 'section':
+        return SECTION_WORDS[row.code];
+      case 'line':
+        return row.name;
+      case 'itself':
+        return `${row.name}, not detailed`;
+      case 'subtotal':
+        return `Total ${row.name}`;
+      case 'result':
+        return RESULT_WORDS[row.code];
+      case 'sectionTotal':
+        return row.alone ? SECTION_WORDS[row.code] : SECTION_TOTAL_WORDS[row.code];
+      case 'total':
+        return TOTAL_WORDS[row.code];
+    }
+  }
+
+  protected amount(row: StatementRow): string {
+    if (row.type === 'group' || row.type === 'section' || row.amount === null) return '';
+    return formatAmount(row.amount, { currency: this.currency(), zero: '–' });
+  }
+
+  protected movedBy(row: StatementRow): string {
+    if (row.type === 'group' || row.type === 'section') return '';
+    if (row.type === 'line' && row.open) return '';
+    const key = row.type === 'subtotal' ? row.key.replace(/\/subtotal$/, '') : row.key;
+    const amount = this.moved()[key];
+    if (amount === undefined || amount === 0 || row.type === 'itself') return '';
+    return formatAmount(amount, { currency: this.currency(), negatives: 'sign' });
+  }
+
+  protected indent(row: StatementRow): number {
+    return 'level' in row ? row.level * 14 : row.type === 'result' ? 14 : 0;
+  }
+
+  protected select(index: number): void {
+    this.cursor.set(index);
+    const row = this.statement().rows[index];
+    this.model.litRow.set(row?.key ?? null);
+  }
+
+  protected goToAccount(): void {
+    const row = this.statement().rows[this.cursor()];
+    const subject = row === undefined ? null : sectionAndAccountOf(row.key);
+    if (subject?.accountId != null) this.model.goTo(subject.accountId);
+    this.leave.emit();
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const last = this.statement().rows.length - 1;
+    const at = this.cursor();
+    const moves: Readonly<Record<string, number>> = {
+      ArrowDown: Math.min(at + 1, last),
+      ArrowUp: Math.max(at - 1, 0),
+      Home: 0,
+      End: last,
+    };
+    const next = moves[event.key];
+    if (next !== undefined) {
+      event.preventDefault();
+      this.select(next);
+      this.viewport().scrollToOffset(Math.max((next - 8) * this.rowHeight, 0));
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      this.goToAccount();
+    }
+  }
+
+  private tellSight(): void {
+    const viewport = this.viewport();
+    viewport.checkViewportSize();
+    const { nativeElement } = viewport.elementRef;
+    this.inSight.emit({
+      top: nativeElement.offsetTop,
+      height: viewport.getViewportSize(),
+      scrolled: viewport.measureScrollOffset(),
+    });
+  }
+}
+
+const subtitleOf = (code: StatementCode, period: Period | null): string => {
+  if (period === null) return '';
+  return code === 'balanceSheet' ? `At ${endOfPeriod(period)}` : longPeriod(period);
+};

@@ -1,0 +1,64 @@
+import { DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Impact, Statement } from '@iunctus/core';
+import { benchFeature } from '../state/bench.feature';
+import { createBenchWorker } from '../workers/bench-worker.factory';
+import type { BenchMessage, BenchResult, Shown } from '../workers/bench-messages';
+
+const NO_IMPACT: Impact = { lines: {}, sections: [], totals: [], nodes: {} };
+const NO_STATEMENT: Statement = { code: 'profitAndLoss', rows: [] };
+
+/** The worker, kept up to date with the store; its results as signals. */
+@Injectable()
+export class BenchEngine {
+  private readonly store = inject(Store);
+  private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
+  private readonly steps = this.store.selectSignal(benchFeature.selectSteps);
+  private readonly amounts = this.store.selectSignal(benchFeature.selectBalances);
+  private readonly worker = createBenchWorker();
+
+  /** Which statement is shown, and how. */
+  readonly shown = signal<Shown>({
+    code: 'profitAndLoss',
+    depth: Infinity,
+    zeroLines: true,
+    proposed: true,
+  });
+  readonly impact = signal<Impact>(NO_IMPACT);
+  readonly statement = signal<Statement>(NO_STATEMENT);
+  readonly totals = signal<NonNullable<BenchResult['totals']>>({});
+  readonly balanced = signal(true);
+  /** Whether anything was computed yet. */
+  readonly ready = signal(false);
+
+  constructor() {
+    this.worker.addEventListener('message', ({ data }: MessageEvent<BenchResult>) =>
+      this.take(data),
+    );
+    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    effect(() => this.sendChart());
+    effect(() => this.send({ type: 'amounts', amounts: this.amounts()?.amounts ?? [] }));
+    effect(() => this.send({ type: 'steps', steps: this.steps() }));
+    effect(() => this.send({ type: 'shown', shown: this.shown() }));
+  }
+
+  private sendChart(): void {
+    const adopted = this.adopted();
+    if (adopted === null) return;
+    const { settings, accounts, posted } = adopted;
+    const steps = untracked(this.steps);
+    this.send({ type: 'chart', settings, accounts, posted, steps });
+  }
+
+  private send(message: BenchMessage): void {
+    this.worker.postMessage(message);
+  }
+
+  private take(result: BenchResult): void {
+    this.impact.set(result.impact);
+    this.statement.set(result.statement);
+    this.balanced.set(result.balances);
+    if (result.totals !== null) this.totals.set(result.totals);
+    this.ready.set(true);
+  }
+}

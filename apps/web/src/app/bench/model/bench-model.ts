@@ -1,0 +1,185 @@
+import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import {
+  accountCount,
+  accountOf,
+  advance,
+  applyAll,
+  changeOf,
+  chartFrom,
+  eachNode,
+  emptyChart,
+  leadsTo,
+  nodeOf,
+  nodesTo,
+  parentIdOf,
+  proposedChart,
+  rollUpOver,
+  rowKeys,
+  sectionAndAccountOf,
+  landingRows,
+  shownAmount,
+  subjectOf,
+  trackOf,
+  visibleRows,
+  type AccountChange,
+  type AccountId,
+  type Chart,
+  type ChartNode,
+  type Minor,
+  type Operation,
+  type ProposalStep,
+  type Refusal,
+  type RowKey,
+  type Track,
+  type View,
+} from '@iunctus/core';
+import { BenchPageActions } from '../state/bench.actions';
+import { benchFeature } from '../state/bench.feature';
+import { BenchEngine } from './bench-engine';
+
+/** The structure alone decides where an account lands; amounts do not matter here. */
+const STRUCTURE = rollUpOver(new Map());
+
+/** The depth with which a bench opens. */
+const FIRST_DEPTH = 3;
+
+/**
+ * What the bench shows: the chart as proposed, its visible rows, the account at the cursor, and
+ * the one way to propose a change. Holds no rule: it asks the core.
+ */
+@Injectable()
+export class BenchModel {
+  private readonly store = inject(Store);
+  readonly engine = inject(BenchEngine);
+  private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
+  readonly steps = this.store.selectSignal(benchFeature.selectSteps);
+  readonly client = this.store.selectSignal(benchFeature.selectClient);
+
+  /** The chart as last adopted. */
+  readonly base = computed<Chart>(() => {
+    const adopted = this.adopted();
+    if (adopted === null) return emptyChart();
+    return chartFrom(adopted.accounts, adopted.settings, new Set(adopted.posted));
+  });
+
+  private readonly track = linkedSignal<
+    { base: Chart; steps: readonly ProposalStep[] },
+    Track
+  >({
+    source: () => ({ base: this.base(), steps: this.steps() }),
+    computation: ({ base, steps }, previous) => {
+      const before = previous?.value;
+      const from = before !== undefined && before.base === base ? before : trackOf(base);
+      const outcome = advance(from, steps);
+      return outcome.ok ? outcome.track : from;
+    },
+  });
+
+  /** The chart as proposed. */
+  readonly chart = computed(() => proposedChart(this.track()));
+  readonly count = computed(() => accountCount(this.chart()));
+
+  readonly depth = signal(FIRST_DEPTH);
+  readonly filter = signal('');
+  private readonly opened = signal<ReadonlySet<AccountId>>(new Set());
+  private readonly closed = signal<ReadonlySet<AccountId>>(new Set());
+  readonly view = computed<View>(() => ({
+    depth: this.depth(),
+    filter: this.filter(),
+    opened: this.opened(),
+    closed: this.closed(),
+  }));
+  readonly rows = computed(() => visibleRows(this.chart(), this.view()));
+
+  /** The account at the cursor; `null` while there is none. */
+  readonly cursor = linkedSignal<readonly unknown[], AccountId | null>({
+    source: () => this.rows(),
+    computation: (_rows, previous) => {
+      const kept = previous?.value ?? null;
+      if (kept !== null && accountOf(this.chart(), kept) !== undefined) return kept;
+      const first = this.rows().find((row) => row.type === 'account');
+      return first?.type === 'account' ? first.node.account.id : null;
+    },
+  });
+  readonly selected = computed(() => {
+    const id = this.cursor();
+    return id === null ? undefined : accountOf(this.chart(), id);
+  });
+
+  /** The accounts that pending operations are about. */
+  readonly touched = computed(
+    () => new Set(this.steps().flatMap(({ operations }) => operations.map(subjectOf))),
+  );
+
+  /** The statement row that was selected; its accounts light up. */
+  readonly litRow = signal<RowKey | null>(null);
+  readonly lit = computed<ReadonlySet<AccountId>>(() => {
+    const target = this.litRow() === null ? null : sectionAndAccountOf(this.litRow() ?? '');
+    if (target === null) return new Set();
+    const branch = target.accountId === null ? null : nodeOf(this.chart(), target.accountId);
+    const nodes = branch === null ? this.chart().roots : branch === undefined ? [] : [branch];
+    return new Set(
+      [...eachNode(nodes)]
+        .filter((node) => leadsTo(node, target.section, STRUCTURE))
+        .map(({ account }) => account.id),
+    );
+  });
+
+  private readonly statementKeys = computed(() => rowKeys(this.engine.statement()));
+
+  /** How a row differs from the adopted chart; only accounts that were touched are compared. */
+  changeOf(id: AccountId): AccountChange | null {
+    return this.touched().has(id) ? changeOf(this.base(), this.chart(), id) : null;
+  }
+
+  /** The total of an account and all below it, as a person reads it for its kind. */
+  amountOf({ account }: ChartNode): Minor {
+    const moved = this.engine.impact().nodes[account.id];
+    const total = moved ?? this.engine.totals()[account.id]?.[0] ?? 0;
+    return shownAmount(account.kind, total);
+  }
+
+  /** What was posted to the account itself, as a person reads it for its kind. */
+  ownAmountOf({ account }: ChartNode): Minor {
+    return shownAmount(account.kind, this.engine.totals()[account.id]?.[1] ?? 0);
+  }
+
+  /** The rows of the shown statement on which an account and what is below it land. */
+  landingOf(id: AccountId): readonly RowKey[] {
+    const path = nodesTo(this.chart(), id);
+    return landingRows(path, this.statementKeys(), STRUCTURE);
+  }
+
+  /** Proposes operations as one step. Gives the refusal, and changes nothing, when a rule says no. */
+  propose(operations: readonly Operation[]): Refusal | null {
+    if (operations.length === 0) return null;
+    const outcome = applyAll(this.chart(), operations);
+    if (!outcome.ok) return outcome.refusal;
+    const step = { id: crypto.randomUUID(), operations };
+    this.store.dispatch(BenchPageActions.stepProposed({ step }));
+    return null;
+  }
+
+  /** Shows so many levels, and forgets what was opened or closed by hand. */
+  showDepth(depth: number): void {
+    this.depth.set(depth);
+    this.opened.set(new Set());
+    this.closed.set(new Set());
+    this.engine.shown.update((shown) => ({ ...shown, depth }));
+  }
+
+  /** Opens or closes a row by hand. */
+  setOpen(id: AccountId, open: boolean): void {
+    const [into, from] = open ? [this.opened, this.closed] : [this.closed, this.opened];
+    into.update((ids) => new Set(ids).add(id));
+    from.update((ids) => new Set([...ids].filter((other) => other !== id)));
+  }
+
+  /** Puts the cursor on an account, opening whatever hides it. */
+  goTo(id: AccountId): void {
+    for (let at = parentIdOf(this.chart(), id); at !== null; at = parentIdOf(this.chart(), at))
+      this.setOpen(at, true);
+    this.cursor.set(id);
+  }
+}

@@ -1,0 +1,101 @@
+import {
+  accountOf,
+  cleanName,
+  cleanNumber,
+  KINDS,
+  parentIdOf,
+  planMoveUnder,
+  type Account,
+  type AccountId,
+  type AddPlan,
+  type Chart,
+  type KindCode,
+  type Operation,
+  type Suggestion,
+} from '@iunctus/core';
+
+/** The row that is being edited or added; what the fields hold, as typed. */
+export interface Draft {
+  /** The account's id, also before it exists. */
+  readonly id: AccountId;
+  readonly adding: { readonly afterId: AccountId | null; readonly number: Suggestion } | null;
+  readonly number: string;
+  readonly name: string;
+  readonly kind: KindCode;
+  readonly parentId: AccountId | null;
+}
+
+/** A draft of an account that is there. */
+export const draftOf = (chart: Chart, id: AccountId): Draft | null => {
+  const account = accountOf(chart, id);
+  if (account === undefined) return null;
+  const { number, name, kind } = account;
+  return { id, adding: null, number: number ?? '', name, kind, parentId: parentIdOf(chart, id) };
+};
+
+/** A draft of a new account. */
+export const newDraft = (plan: AddPlan, id: AccountId): Draft => ({
+  id,
+  adding: { afterId: plan.afterId, number: plan.number },
+  number: plan.number.ok ? plan.number.number : '',
+  name: '',
+  kind: plan.kind,
+  parentId: plan.parentId,
+});
+
+const accountFrom = (draft: Draft): Account => ({
+  id: draft.id,
+  number: cleanNumber(draft.number) === '' ? null : cleanNumber(draft.number),
+  name: cleanName(draft.name),
+  shortLabel: '',
+  guidance: '',
+  notes: '',
+  role: 'posting',
+  kind: draft.kind,
+  retiredOn: null,
+  systemUse: null,
+});
+
+const moveOperations = (chart: Chart, draft: Draft): readonly Operation[] =>
+  planMoveUnder(chart, draft.id, { parentId: draft.parentId }).filter(
+    ({ type }) => type === 'moveNode',
+  );
+
+/** Changing the kind first lets an account follow its new kind under a parent of another element. */
+const placeAndKind = (chart: Chart, draft: Draft, was: Account): readonly Operation[] => {
+  const kind: readonly Operation[] =
+    draft.kind === was.kind ? [] : [{ type: 'changeKind', id: draft.id, kind: draft.kind }];
+  if (draft.parentId === parentIdOf(chart, draft.id)) return kind;
+  const crosses = KINDS[draft.kind].element !== KINDS[was.kind].element;
+  if (!crosses) return [...moveOperations(chart, draft), ...kind];
+  const out: Operation = {
+    type: 'moveNode',
+    id: draft.id,
+    parentId: null,
+    afterId: chart.roots.findLast(({ account }) => account.id !== draft.id)?.account.id ?? null,
+  };
+  const leaves = parentIdOf(chart, draft.id) === null ? [] : [out];
+  return [...leaves, ...kind, ...moveOperations(chart, draft)];
+};
+
+/** The operations that turn the account into what the draft says; none when nothing differs. */
+export const draftOperations = (chart: Chart, draft: Draft): readonly Operation[] => {
+  const after = accountFrom(draft);
+  if (draft.adding !== null) {
+    const { parentId } = draft;
+    return [{ type: 'addAccount', account: after, parentId, afterId: draft.adding.afterId }];
+  }
+  const was = accountOf(chart, draft.id);
+  if (was === undefined) return [];
+  const { id } = draft;
+  return [
+    ...placeAndKind(chart, draft, was),
+    ...(after.number === was.number
+      ? []
+      : [{ type: 'renumber', id, number: after.number } satisfies Operation]),
+    ...(after.name === was.name
+      ? []
+      : [{ type: 'editField', id, field: 'name', value: after.name } satisfies Operation]),
+  ];
+};
+

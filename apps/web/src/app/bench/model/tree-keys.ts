@@ -1,0 +1,54 @@
+import type { Direction } from '@iunctus/core';
+
+/** What a key on the tree asks for. */
+export type TreeAction =
+  | { readonly type: 'step'; readonly rows: number }
+  | { readonly type: 'edge'; readonly last: boolean }
+  | { readonly type: 'open' | 'close' | 'edit' | 'remove' }
+  | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
+  | { readonly type: 'move'; readonly direction: Direction }
+  | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'keys' }
+  | { readonly type: 'filter' | 'statement' }
+  | { readonly type: 'depth'; readonly depth: number };
+
+const PLAIN: Readonly<Record<string, TreeAction>> = {
+  ArrowDown: { type: 'step', rows: 1 },
+  ArrowUp: { type: 'step', rows: -1 },
+  PageDown: { type: 'step', rows: 20 },
+  PageUp: { type: 'step', rows: -20 },
+  Home: { type: 'edge', last: false },
+  End: { type: 'edge', last: true },
+  ArrowRight: { type: 'open' },
+  ArrowLeft: { type: 'close' },
+  Enter: { type: 'edit' },
+  Delete: { type: 'remove' },
+  n: { type: 'add', as: 'sibling' },
+  m: { type: 'sheet', sheet: 'move' },
+  ' ': { type: 'sheet', sheet: 'account' },
+  '?': { type: 'sheet', sheet: 'keys' },
+  '/': { type: 'filter' },
+  s: { type: 'statement' },
+};
+
+const WITH_SHIFT: Readonly<Record<string, TreeAction>> = {
+  n: { type: 'add', as: 'child' },
+  '?': { type: 'sheet', sheet: 'keys' },
+  '/': { type: 'filter' },
+};
+
+const WITH_ALT: Readonly<Record<string, TreeAction>> = {
+  ArrowUp: { type: 'move', direction: 'up' },
+  ArrowDown: { type: 'move', direction: 'down' },
+  ArrowRight: { type: 'move', direction: 'deeper' },
+  ArrowLeft: { type: 'move', direction: 'shallower' },
+};
+
+/** What a key asks for, or `null` when it is not the tree's. */
+export const actionOfKey = (event: KeyboardEvent): TreeAction | null => {
+  if (event.ctrlKey || event.metaKey) return null;
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+  if (event.altKey) return WITH_ALT[key] ?? null;
+  if (event.shiftKey) return WITH_SHIFT[key] ?? null;
+  if (/^[1-9]$/.test(key)) return { type: 'depth', depth: Number(key) };
+  return PLAIN[key] ?? null;
+};

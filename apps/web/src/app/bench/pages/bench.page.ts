@@ -1,0 +1,217 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { statementOf, type StatementCode } from '@iunctus/core';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { STATEMENT_WORDS } from '../../shared/words/statement-words';
+import { AccountSheetComponent } from '../components/account-sheet.component';
+import { ChartTreeComponent, ROW_HEIGHT, type RowsInSight } from '../components/chart-tree.component';
+import { FootBarComponent } from '../components/foot-bar.component';
+import { KeysSheetComponent } from '../components/keys-sheet.component';
+import { MoveSheetComponent } from '../components/move-sheet.component';
+import { ReviewSheetComponent } from '../components/review-sheet.component';
+import { SEAM_WIDTH, SeamComponent } from '../components/seam.component';
+import {
+  STATEMENT_ROW_HEIGHT,
+  StatementSheetComponent,
+  type StatementInSight,
+} from '../components/statement-sheet.component';
+import { BenchModel } from '../model/bench-model';
+import { rowIdOf } from '../model/listed-rows';
+import { seamCurves, type ChartEnd } from '../model/seam-curves';
+import { Sheets } from '../model/sheets';
+import type { TreeAction } from '../model/tree-keys';
+import { BenchPageActions } from '../state/bench.actions';
+import { benchFeature } from '../state/bench.feature';
+
+const STATEMENTS: readonly StatementCode[] = ['profitAndLoss', 'balanceSheet'];
+const DEPTHS: readonly { readonly depth: number; readonly words: string }[] = [
+  { depth: 1, words: '1' },
+  { depth: 2, words: '2' },
+  { depth: 3, words: '3' },
+  { depth: Infinity, words: 'All' },
+];
+/** Top of the chart's rows within the seam: the head of the pane and its rule. */
+const ROWS_TOP = 45;
+
+/** The main screen: chart, seam, statement, and the proposal at the foot. */
+@Component({
+  selector: 'iu-bench-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    AccountSheetComponent,
+    ChartTreeComponent,
+    FootBarComponent,
+    FormsModule,
+    KeysSheetComponent,
+    MoveSheetComponent,
+    ProblemNoteComponent,
+    ReviewSheetComponent,
+    RouterLink,
+    SeamComponent,
+    StatementSheetComponent,
+  ],
+  templateUrl: './bench.page.html',
+  styleUrl: './bench.page.css',
+  host: { '(window:keydown)': 'onKey($event)' },
+})
+export class BenchPage {
+  protected readonly model = inject(BenchModel);
+  protected readonly sheets = inject(Sheets);
+  private readonly store = inject(Store);
+  private readonly tree = viewChild(ChartTreeComponent);
+  private readonly statementSheet = viewChild(StatementSheetComponent);
+  private readonly filterField = viewChild<ElementRef<HTMLInputElement>>('filterField');
+
+  protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  protected readonly client = this.store.selectSignal(benchFeature.selectClient);
+  protected readonly statements = STATEMENTS;
+  protected readonly statementWords = STATEMENT_WORDS;
+  protected readonly depths = DEPTHS;
+  protected readonly shown = this.model.engine.shown;
+  private readonly rowsInSight = signal<RowsInSight>({ scrolled: 0, height: 0 });
+  private readonly linesInSight = signal<StatementInSight>({ top: 0, height: 0, scrolled: 0 });
+
+  protected readonly curves = computed(() => {
+    const { height, scrolled, top } = this.linesInSight();
+    const rows = this.model.engine.statement().rows;
+    return seamCurves(
+      this.chartEnds(),
+      {
+        indexOf: new Map(rows.map((row, index) => [row.key, index])),
+        rowHeight: STATEMENT_ROW_HEIGHT,
+        top: top,
+        height,
+        scrolled,
+      },
+      SEAM_WIDTH,
+    );
+  });
+
+  private readonly chartEnds = computed<readonly ChartEnd[]>(() => {
+    const { scrolled, height } = this.rowsInSight();
+    const first = Math.max(Math.floor(scrolled / ROW_HEIGHT), 0);
+    const rows = this.model.rows().slice(first, Math.ceil((scrolled + height) / ROW_HEIGHT));
+    return rows.flatMap((row, index) => {
+      if (row.type !== 'account') return [];
+      const id = row.node.account.id;
+      const selected = this.model.cursor() === id;
+      if (row.open && !selected && row.node.account.role === 'heading') return [];
+      const y = ROWS_TOP + (first + index + 0.5) * ROW_HEIGHT - scrolled;
+      if (y < ROWS_TOP || y > ROWS_TOP + height) return [];
+      const landing = this.model.landingOf(id);
+      const changed = this.model.changeOf(id) !== null;
+      return { key: rowIdOf(row), y, landing, selected, changed };
+    });
+  });
+
+  constructor() {
+    effect(() => {
+      if (this.sheets.open() === null) queueMicrotask(() => this.focusTree());
+    });
+  }
+
+  protected showStatement(code: StatementCode): void {
+    this.shown.update((shown) => ({ ...shown, code }));
+    this.model.litRow.set(null);
+  }
+
+  protected toggleZeroLines(): void {
+    this.shown.update((shown) => ({ ...shown, zeroLines: !shown.zeroLines }));
+  }
+
+  protected toggleProposed(): void {
+    this.shown.update((shown) => ({ ...shown, proposed: !shown.proposed }));
+  }
+
+  protected takeRows(rows: RowsInSight): void {
+    this.rowsInSight.set(rows);
+  }
+
+  protected takeLines(lines: StatementInSight): void {
+    this.linesInSight.set(lines);
+  }
+
+  protected act(action: TreeAction): void {
+    switch (action.type) {
+      case 'sheet':
+        return this.openSheet(action.sheet);
+      case 'filter':
+        return this.filterField()?.nativeElement.focus();
+      case 'statement':
+        return this.showStatement(this.otherStatement());
+      case 'depth':
+        return this.model.showDepth(action.depth);
+      default:
+    }
+  }
+
+  protected addFirst(): void {
+    this.tree()?.run({ type: 'add', as: 'main' });
+  }
+
+  protected leaveFilter(clear: boolean): void {
+    if (clear) this.model.filter.set('');
+    this.focusTree();
+  }
+
+  protected adopt(): void {
+    this.store.dispatch(BenchPageActions.adoptRequested({ note: '' }));
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const control = event.ctrlKey || event.metaKey;
+    const key = event.key.toLowerCase();
+    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
+    if (control && key === 'enter') this.handle(event, () => this.adoptIfAny());
+    else if (control && key === 'z' && !typing) this.handle(event, () => this.undoOrRedo(event));
+    else if (!control && !typing && key === 'r') this.handle(event, () => this.openSheet('review'));
+  }
+
+  private handle(event: KeyboardEvent, work: () => void): void {
+    event.preventDefault();
+    work();
+  }
+
+  private adoptIfAny(): void {
+    if (this.model.steps().length > 0) this.adopt();
+  }
+
+  private undoOrRedo({ shiftKey }: KeyboardEvent): void {
+    this.store.dispatch(
+      shiftKey ? BenchPageActions.redoRequested() : BenchPageActions.undoRequested(),
+    );
+  }
+
+  private openSheet(name: 'account' | 'move' | 'keys' | 'review'): void {
+    const needsAccount = name === 'account' || name === 'move';
+    if (!needsAccount || this.model.cursor() !== null) this.sheets.show(name);
+  }
+
+  /** The statement on which the account at the cursor lands, when the other one is shown; else the other one. */
+  private otherStatement(): StatementCode {
+    const { code } = this.shown();
+    const kind = this.model.selected()?.kind;
+    const own = kind === undefined ? null : statementOf(kind);
+    if (own !== null && own !== code) return own;
+    return code === 'profitAndLoss' ? 'balanceSheet' : 'profitAndLoss';
+  }
+
+  protected focusTree(): void {
+    this.tree()?.focus();
+  }
+
+  protected focusStatement(): void {
+    this.statementSheet()?.focus();
+  }
+}

@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { RouterLink, RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { MessageService } from 'primeng/api';
+import { Toast } from 'primeng/toast';
+import { problemWords } from '../../shared/words/problem-words';
+import { UserMenuComponent } from '../../session/pages/user-menu.component';
+import { PeriodChoiceComponent } from '../components/period-choice.component';
+import { BenchEngine } from '../model/bench-engine';
+import { BenchModel } from '../model/bench-model';
+import { Sheets } from '../model/sheets';
+import { BenchPageActions } from '../state/bench.actions';
+import { benchFeature } from '../state/bench.feature';
+import type { Notice } from '../state/notice';
+
+/** Everything of one client: the head with name and period, and the places below it. */
+@Component({
+  selector: 'iu-client-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PeriodChoiceComponent, RouterLink, RouterOutlet, Toast, UserMenuComponent],
+  providers: [BenchEngine, BenchModel, Sheets, MessageService],
+  template: `
+    <header>
+      <a class="client" routerLink="/clients" title="All clients">{{ client()?.name }}</a>
+      @if (adopted() !== null) {
+        <iu-period-choice />
+        <span class="muted revision">{{ revisionWords() }}</span>
+      }
+      <iu-user-menu class="end" />
+    </header>
+    <router-outlet />
+    <p-toast position="bottom-left">
+      <ng-template #message let-message>
+        <div class="toast-line">
+          <span class="text">{{ message.detail }}</span>
+        </div>
+      </ng-template>
+    </p-toast>
+  `,
+  styleUrl: './client.page.css',
+})
+export class ClientPage {
+  private readonly store = inject(Store);
+  private readonly messages = inject(MessageService);
+  readonly clientId = input.required<string>();
+  protected readonly client = this.store.selectSignal(benchFeature.selectClient);
+  protected readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
+  private readonly notice = this.store.selectSignal(benchFeature.selectNotice);
+  protected readonly revisionWords = computed(() => {
+    const revision = this.adopted()?.revision ?? 0;
+    return revision === 0 ? 'Nothing adopted yet' : `Revision ${revision}`;
+  });
+
+  constructor() {
+    effect(() => {
+      this.store.dispatch(BenchPageActions.clientOpened({ clientId: this.clientId() }));
+    });
+    effect(() => {
+      const notice = this.notice();
+      if (notice === null) return;
+      const severity = notice.type === 'problem' ? 'error' : 'success';
+      const life = notice.type === 'problem' ? 9000 : 5000;
+      this.messages.add({ severity, detail: noticeWords(notice), life });
+      this.store.dispatch(BenchPageActions.noticeRead());
+    });
+  }
+}
+
+const noticeWords = (notice: Notice): string => {
+  switch (notice.type) {
+    case 'adopted':
+      return `Adopted as revision ${notice.revision}. It can be taken back under History.`;
+    case 'takenBack':
+      return notice.left === 0
+        ? `What takes revision ${notice.revision} back is in your proposal. Review and adopt it.`
+        : `What takes revision ${notice.revision} back is in your proposal, but for ${notice.left} changes that later revisions stand on.`;
+    case 'merged':
+      return 'This proposal was changed in another window; both are now together here.';
+    case 'problem':
+      return problemWords(notice.problem);
+  }
+};

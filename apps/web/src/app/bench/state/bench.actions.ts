@@ -1,0 +1,40 @@
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
+import type { BalancesAnswer, BenchAnswer, ClientAnswer } from '@iunctus/contract';
+import type { Period, ProposalStep } from '@iunctus/core';
+import type { ApiProblem } from '../../shared/api/problem';
+
+export const BenchPageActions = createActionGroup({
+  source: 'Bench Page',
+  events: {
+    'Client Opened': props<{ clientId: string }>(),
+    'Chart Begun': props<{ clientId: string; steps: readonly ProposalStep[] }>(),
+    'Step Proposed': props<{ step: ProposalStep }>(),
+    'Undo Requested': emptyProps(),
+    'Redo Requested': emptyProps(),
+    'Operation Dropped': props<{ steps: readonly ProposalStep[] }>(),
+    'Proposal Discarded': emptyProps(),
+    'Conflict Dismissed': props<{ stepId: string }>(),
+    'Period Chosen': props<{ period: Period }>(),
+    'Adopt Requested': props<{ note: string }>(),
+    'Take Back Requested': props<{ revision: number }>(),
+    'Notice Read': emptyProps(),
+  },
+});
+
+export const BenchApiActions = createActionGroup({
+  source: 'Bench API',
+  events: {
+    'Bench Loaded': props<{ bench: BenchAnswer }>(),
+    'Chart Missing': props<{ client: ClientAnswer }>(),
+    'Bench Load Failed': props<{ problem: ApiProblem }>(),
+    'Chart Created': props<{ clientId: string; steps: readonly ProposalStep[] }>(),
+    'Balances Loaded': props<{ balances: BalancesAnswer }>(),
+    'Balances Load Failed': props<{ problem: ApiProblem }>(),
+    'Proposal Saved': props<{ version: number; edits: number }>(),
+    'Proposal Save Failed': props<{ problem: ApiProblem }>(),
+    'Proposal Overtaken': props<{ bench: BenchAnswer }>(),
+    Adopted: props<{ revision: number }>(),
+    'Adopt Failed': props<{ problem: ApiProblem }>(),
+    'Take Back Prepared': props<{ revision: number; step: ProposalStep | null; left: number }>(),
+  },
+});

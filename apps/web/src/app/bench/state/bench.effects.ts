@@ -1,0 +1,190 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { Store } from '@ngrx/store';
+import {
+  catchError,
+  concatMap,
+  EMPTY,
+  exhaustMap,
+  filter,
+  map,
+  type Observable,
+  of,
+  switchMap,
+  withLatestFrom,
+} from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf } from '../../shared/api/problem';
+import { BenchApiActions, BenchPageActions } from './bench.actions';
+import { benchFeature, type BenchState } from './bench.feature';
+
+const missingOrFailed = (api: ApiService, clientId: string, error: unknown) => {
+  const problem = problemOf(error);
+  if (problem.code !== 'notFound') return of(BenchApiActions.benchLoadFailed({ problem }));
+  return api.client(clientId).pipe(
+    map((client) => BenchApiActions.chartMissing({ client })),
+    catchError((reason: unknown) =>
+      of(BenchApiActions.benchLoadFailed({ problem: problemOf(reason) })),
+    ),
+  );
+};
+
+/** Fetches a client's chart and proposal; a client without a chart is told apart from one that is not there. */
+export const loadBench$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService)) =>
+    actions$.pipe(
+      ofType(BenchPageActions.clientOpened),
+      switchMap(({ clientId }) =>
+        api.bench(clientId).pipe(
+          map((bench) => BenchApiActions.benchLoaded({ bench })),
+          catchError((error: unknown) => missingOrFailed(api, clientId, error)),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Gives a client an empty chart, opens it, and proposes the first steps. */
+export const beginChart$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService)) =>
+    actions$.pipe(
+      ofType(BenchPageActions.chartBegun),
+      exhaustMap(({ clientId, steps }) =>
+        api.beginChart(clientId).pipe(
+          switchMap(() => api.bench(clientId)),
+          switchMap((bench) => [
+            BenchApiActions.benchLoaded({ bench }),
+            ...steps.map((step) => BenchPageActions.stepProposed({ step })),
+          ]),
+          catchError((error: unknown) =>
+            of(BenchApiActions.benchLoadFailed({ problem: problemOf(error) })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Fetches the amounts for the period that is shown. */
+export const loadBalances$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
+    actions$.pipe(
+      ofType(BenchApiActions.benchLoaded, BenchPageActions.periodChosen),
+      withLatestFrom(store.select(benchFeature.selectBenchState)),
+      switchMap(([, { clientId, period }]) => {
+        if (clientId === null || period === null) return EMPTY;
+        return api.balances(clientId, period).pipe(
+          map((balances) => BenchApiActions.balancesLoaded({ balances })),
+          catchError((error: unknown) =>
+            of(BenchApiActions.balancesLoadFailed({ problem: problemOf(error) })),
+          ),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+const save = (api: ApiService, state: BenchState): Observable<ReturnType<
+  | typeof BenchApiActions.proposalSaved
+  | typeof BenchApiActions.proposalSaveFailed
+  | typeof BenchApiActions.proposalOvertaken
+>> => {
+  const { clientId, adopted, proposal } = state;
+  if (clientId === null || adopted === null) return EMPTY;
+  const request = {
+    version: proposal.version,
+    baseRevision: adopted.revision,
+    steps: [...proposal.steps],
+    conflicts: [...proposal.conflicts],
+  };
+  return api.saveProposal(clientId, request).pipe(
+    map(({ version }) => BenchApiActions.proposalSaved({ version, edits: proposal.edits })),
+    catchError((error: unknown) => {
+      const problem = problemOf(error);
+      if (problem.code !== 'staleProposal')
+        return of(BenchApiActions.proposalSaveFailed({ problem }));
+      return api.bench(clientId).pipe(
+        map((bench) => BenchApiActions.proposalOvertaken({ bench })),
+        catchError((reason: unknown) =>
+          of(BenchApiActions.proposalSaveFailed({ problem: problemOf(reason) })),
+        ),
+      );
+    }),
+  );
+};
+
+/** Stores the proposal after every edit, one save after the other, always the newest state. */
+export const saveProposal$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
+    actions$.pipe(
+      ofType(
+        BenchPageActions.stepProposed,
+        BenchPageActions.undoRequested,
+        BenchPageActions.redoRequested,
+        BenchPageActions.operationDropped,
+        BenchPageActions.proposalDiscarded,
+        BenchPageActions.conflictDismissed,
+        BenchApiActions.takeBackPrepared,
+        BenchApiActions.proposalOvertaken,
+      ),
+      concatMap(() =>
+        of(null).pipe(
+          withLatestFrom(store.select(benchFeature.selectBenchState)),
+          filter(([, { proposal }]) => proposal.edits !== proposal.savedEdits),
+          concatMap(([, state]) => save(api, state)),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Adopts the proposal and opens the new revision. What no longer fits comes back as conflicts. */
+export const adopt$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
+    actions$.pipe(
+      ofType(BenchPageActions.adoptRequested),
+      withLatestFrom(store.select(benchFeature.selectBenchState)),
+      exhaustMap(([{ note }, { clientId, adopted, proposal }]) => {
+        if (clientId === null || adopted === null) return EMPTY;
+        const request = { baseRevision: adopted.revision, steps: [...proposal.steps], note };
+        return api.adopt(clientId, request).pipe(
+          switchMap(({ revision }) => [
+            BenchApiActions.adopted({ revision }),
+            BenchPageActions.clientOpened({ clientId }),
+          ]),
+          catchError((error: unknown) => {
+            const problem = problemOf(error);
+            const failure = BenchApiActions.adoptFailed({ problem });
+            if (problem.code !== 'staleRevision') return of(failure);
+            return of(failure, BenchPageActions.clientOpened({ clientId }));
+          }),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+/** Puts what takes a revision back into the proposal. */
+export const takeBack$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
+    actions$.pipe(
+      ofType(BenchPageActions.takeBackRequested),
+      withLatestFrom(store.select(benchFeature.selectClientId)),
+      exhaustMap(([{ revision }, clientId]) => {
+        if (clientId === null) return EMPTY;
+        return api.undo(clientId, revision).pipe(
+          map(({ operations, conflicts }) =>
+            BenchApiActions.takeBackPrepared({
+              revision,
+              step: operations.length === 0 ? null : { id: crypto.randomUUID(), operations },
+              left: conflicts.length,
+            }),
+          ),
+          catchError((error: unknown) =>
+            of(BenchApiActions.adoptFailed({ problem: problemOf(error) })),
+          ),
+        );
+      }),
+    ),
+  { functional: true },
+);

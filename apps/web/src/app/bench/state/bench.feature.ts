@@ -1,0 +1,224 @@
+import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
+import type { BalancesAnswer, BenchAnswer, ClientAnswer } from '@iunctus/contract';
+import {
+  addMonths,
+  namedPeriod,
+  type AccountRecord,
+  type ChartSettings,
+  type Conflict,
+  type Period,
+  type ProposalStep,
+} from '@iunctus/core';
+import type { ApiProblem } from '../../shared/api/problem';
+import { BenchApiActions, BenchPageActions } from './bench.actions';
+import type { Notice } from './notice';
+import { mergeSteps } from './merge-steps';
+
+/** How far the bench has come. `noChart` is an ordinary state: the client has none yet. */
+export type BenchLoad =
+  | { readonly status: 'idle' | 'loading' | 'ready' | 'noChart' }
+  | { readonly status: 'failed'; readonly problem: ApiProblem };
+
+/** The chart as adopted. One object per revision, so that what is computed from it is kept. */
+export interface AdoptedChart {
+  readonly revision: number;
+  readonly settings: ChartSettings;
+  readonly accounts: readonly AccountRecord[];
+  readonly posted: readonly string[];
+}
+
+/** The proposal as it stands in this window. */
+export interface ProposalState {
+  readonly version: number;
+  readonly steps: readonly ProposalStep[];
+  readonly undone: readonly ProposalStep[];
+  readonly conflicts: readonly Conflict[];
+  /** Ids of the steps that the server has. */
+  readonly savedIds: readonly string[];
+  /** Counts edits, to tell whether the last save was of the newest state. */
+  readonly edits: number;
+  readonly savedEdits: number;
+  readonly saveProblem: ApiProblem | null;
+}
+
+export interface BenchState {
+  readonly load: BenchLoad;
+  readonly clientId: string | null;
+  readonly client: ClientAnswer | null;
+  readonly adopted: AdoptedChart | null;
+  readonly proposal: ProposalState;
+  readonly period: Period | null;
+  readonly balances: BalancesAnswer | null;
+  readonly adopting: boolean;
+  readonly notice: Notice | null;
+}
+
+const EMPTY: ProposalState = {
+  version: 0,
+  steps: [],
+  undone: [],
+  conflicts: [],
+  savedIds: [],
+  edits: 0,
+  savedEdits: 0,
+  saveProblem: null,
+};
+
+const initial: BenchState = {
+  load: { status: 'idle' },
+  clientId: null,
+  client: null,
+  adopted: null,
+  proposal: EMPTY,
+  period: null,
+  balances: null,
+  adopting: false,
+  notice: null,
+};
+
+const adoptedOf = (bench: BenchAnswer): AdoptedChart => ({
+  revision: bench.revision,
+  settings: bench.settings,
+  accounts: bench.accounts,
+  posted: bench.posted,
+});
+
+const periodOf = (client: ClientAnswer): Period => {
+  const latest = client.latestMonth ?? addMonths(new Date().toISOString().slice(0, 7), 0);
+  return namedPeriod('yearToDate', latest, client.fiscalYearStart);
+};
+
+const edited = (proposal: ProposalState, change: Partial<ProposalState>): ProposalState => ({
+  ...proposal,
+  ...change,
+  edits: proposal.edits + 1,
+});
+
+const opened = (state: BenchState, bench: BenchAnswer): BenchState => ({
+  ...state,
+  load: { status: 'ready' },
+  clientId: bench.client.id,
+  client: bench.client,
+  adopted: adoptedOf(bench),
+  period: state.client?.id === bench.client.id && state.period ? state.period : periodOf(bench.client),
+  adopting: false,
+  proposal: {
+    ...EMPTY,
+    version: bench.proposal.version,
+    steps: bench.proposal.steps,
+    conflicts: bench.proposal.conflicts,
+    savedIds: bench.proposal.steps.map(({ id }) => id),
+  },
+});
+
+export const benchFeature = createFeature({
+  name: 'bench',
+  reducer: createReducer(
+    initial,
+    on(BenchPageActions.clientOpened, (state, { clientId }) => ({
+      ...(state.clientId === clientId ? state : initial),
+      clientId,
+      load: { status: 'loading' } as const,
+    })),
+    on(BenchApiActions.benchLoaded, (state, { bench }) => opened(state, bench)),
+    on(BenchApiActions.chartMissing, (state, { client }) => ({
+      ...state,
+      client,
+      load: { status: 'noChart' } as const,
+    })),
+    on(BenchApiActions.benchLoadFailed, (state, { problem }) => ({
+      ...state,
+      load: { status: 'failed', problem } as const,
+    })),
+    on(BenchPageActions.chartBegun, (state) => ({ ...state, load: { status: 'loading' } as const })),
+    on(BenchPageActions.stepProposed, (state, { step }) => ({
+      ...state,
+      proposal: edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
+    })),
+    on(BenchPageActions.undoRequested, (state) => {
+      const last = state.proposal.steps.at(-1);
+      if (last === undefined) return state;
+      const { steps, undone } = state.proposal;
+      const change = { steps: steps.slice(0, -1), undone: [...undone, last] };
+      return { ...state, proposal: edited(state.proposal, change) };
+    }),
+    on(BenchPageActions.redoRequested, (state) => {
+      const last = state.proposal.undone.at(-1);
+      if (last === undefined) return state;
+      const { steps, undone } = state.proposal;
+      const change = { steps: [...steps, last], undone: undone.slice(0, -1) };
+      return { ...state, proposal: edited(state.proposal, change) };
+    }),
+    on(BenchPageActions.operationDropped, (state, { steps }) => ({
+      ...state,
+      proposal: edited(state.proposal, { steps, undone: [] }),
+    })),
+    on(BenchPageActions.proposalDiscarded, (state) => ({
+      ...state,
+      proposal: edited(state.proposal, {
+        steps: [],
+        undone: [...state.proposal.steps].reverse(),
+        conflicts: [],
+      }),
+    })),
+    on(BenchPageActions.conflictDismissed, (state, { stepId }) => ({
+      ...state,
+      proposal: edited(state.proposal, {
+        conflicts: state.proposal.conflicts.filter(({ step }) => step.id !== stepId),
+      }),
+    })),
+    on(BenchPageActions.periodChosen, (state, { period }) => ({ ...state, period })),
+    on(BenchApiActions.balancesLoaded, (state, { balances }) => ({ ...state, balances })),
+    on(BenchApiActions.balancesLoadFailed, (state, { problem }) => ({
+      ...state,
+      notice: { type: 'problem', problem } as const,
+    })),
+    on(BenchApiActions.proposalSaved, (state, { version, edits }) => ({
+      ...state,
+      proposal: {
+        ...state.proposal,
+        version,
+        savedEdits: edits,
+        savedIds: state.proposal.steps.map(({ id }) => id),
+        saveProblem: null,
+      },
+    })),
+    on(BenchApiActions.proposalSaveFailed, (state, { problem }) => ({
+      ...state,
+      proposal: { ...state.proposal, saveProblem: problem },
+    })),
+    on(BenchApiActions.proposalOvertaken, (state, { bench }) => ({
+      ...state,
+      adopted: adoptedOf(bench),
+      client: bench.client,
+      notice: { type: 'merged' } as const,
+      proposal: edited(state.proposal, mergeSteps(state.proposal, bench)),
+    })),
+    on(BenchPageActions.adoptRequested, (state) => ({ ...state, adopting: true })),
+    on(BenchApiActions.adopted, (state, { revision }) => ({
+      ...state,
+      notice: { type: 'adopted', revision } as const,
+    })),
+    on(BenchApiActions.adoptFailed, (state, { problem }) => ({
+      ...state,
+      adopting: false,
+      notice: { type: 'problem', problem } as const,
+    })),
+    on(BenchApiActions.takeBackPrepared, (state, { revision, step, left }) => ({
+      ...state,
+      notice: { type: 'takenBack', revision, left } as const,
+      proposal:
+        step === null
+          ? state.proposal
+          : edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
+    })),
+    on(BenchPageActions.noticeRead, (state) => ({ ...state, notice: null })),
+  ),
+  extraSelectors: ({ selectProposal, selectAdopted }) => ({
+    selectSteps: createSelector(selectProposal, ({ steps }) => steps),
+    selectSaving: createSelector(selectProposal, ({ edits, savedEdits, saveProblem }) =>
+      saveProblem !== null ? 'failed' : edits === savedEdits ? 'saved' : 'saving',
+    ),
+    selectRevision: createSelector(selectAdopted, (adopted) => adopted?.revision ?? 0),
+  }),
+});

@@ -1,0 +1,54 @@
+import { ChangeDetectionStrategy, Component, effect, inject, input } from '@angular/core';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { RevisionAnswer } from '@iunctus/contract';
+import { BenchModel } from '../../bench/model/bench-model';
+import { BenchPageActions } from '../../bench/state/bench.actions';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { operationWords } from '../../shared/words/operation-words';
+import { momentWords } from '../../shared/words/period-words';
+import { HistoryPageActions } from '../state/history.actions';
+import { historyFeature } from '../state/history.feature';
+
+/** At most so many operations of one revision are listed. */
+const LISTED = 60;
+
+/** The chart's revisions, newest first: who, when, what; each can be taken back. */
+@Component({
+  selector: 'iu-history-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ProblemNoteComponent],
+  templateUrl: './history.page.html',
+  styleUrl: './history.page.css',
+})
+export class HistoryPage {
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly model = inject(BenchModel);
+  readonly clientId = input.required<string>();
+  protected readonly load = this.store.selectSignal(historyFeature.selectLoad);
+  protected readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
+
+  constructor() {
+    effect(() => this.store.dispatch(HistoryPageActions.opened({ clientId: this.clientId() })));
+  }
+
+  protected when(revision: RevisionAnswer): string {
+    return momentWords(revision.adoptedAt);
+  }
+
+  protected lines({ operations }: RevisionAnswer): readonly string[] {
+    return operations
+      .slice(0, LISTED)
+      .map((operation) => operationWords(operation, this.model.base(), this.model.chart()));
+  }
+
+  protected unlisted({ operations }: RevisionAnswer): number {
+    return Math.max(operations.length - LISTED, 0);
+  }
+
+  protected takeBack({ number }: RevisionAnswer): void {
+    this.store.dispatch(BenchPageActions.takeBackRequested({ revision: number }));
+    void this.router.navigate(['/clients', this.clientId(), 'chart']);
+  }
+}

@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import { InputText } from 'primeng/inputtext';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { SessionPageActions } from '../state/session.actions';
+import { sessionFeature } from '../state/session.feature';
+
+/** The way in. */
+@Component({
+  selector: 'iu-sign-in-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReactiveFormsModule, InputText, ProblemNoteComponent],
+  template: `
+    <main>
+      <section aria-labelledby="title">
+        <img src="mark.svg" alt="" width="44" height="44" />
+        <h1 id="title">Iunctus</h1>
+        <p class="muted">The chart and the statements, joined.</p>
+        <form [formGroup]="form" (ngSubmit)="submit()">
+          <label class="field">
+            <span>E-mail address</span>
+            <input pInputText type="email" formControlName="email" autocomplete="username" autofocus />
+          </label>
+          <label class="field">
+            <span>Password</span>
+            <input
+              pInputText
+              type="password"
+              formControlName="password"
+              autocomplete="current-password"
+            />
+          </label>
+          @if (state(); as shown) {
+            @if (shown.status === 'failed') {
+              <iu-problem-note [problem]="shown.problem" />
+            }
+            <button class="button primary" [disabled]="shown.status === 'loading'">Sign in</button>
+          }
+        </form>
+      </section>
+    </main>
+  `,
+  styles: `
+    main {
+      display: grid;
+      place-items: center;
+      min-height: 100vh;
+      padding: 20px;
+    }
+    section {
+      width: 340px;
+      padding: 30px 32px 34px;
+      border: 1px solid var(--rule);
+      border-radius: 3px;
+      background: var(--sheet);
+      box-shadow: var(--lift);
+    }
+    h1 {
+      margin-top: 12px;
+      font-size: 28px;
+      line-height: 1.1;
+    }
+    form {
+      display: grid;
+      gap: 14px;
+      margin-top: 22px;
+    }
+    .button {
+      justify-content: center;
+      padding: 8px;
+    }
+  `,
+})
+export class SignInPage {
+  private readonly store = inject(Store);
+  protected readonly state = this.store.selectSignal(sessionFeature.selectSignIn);
+  protected readonly form = new FormGroup({
+    email: new FormControl('', { nonNullable: true, validators: Validators.required }),
+    password: new FormControl('', { nonNullable: true, validators: Validators.required }),
+  });
+
+  protected submit(): void {
+    if (this.form.invalid) return;
+    this.store.dispatch(
+      SessionPageActions.signInSubmitted({ request: this.form.getRawValue() }),
+    );
+  }
+}

@@ -1,0 +1,22 @@
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
+import type { SessionAnswer, SignInRequest } from '@iunctus/contract';
+import type { ApiProblem } from '../../shared/api/problem';
+
+export const SessionPageActions = createActionGroup({
+  source: 'Session Page',
+  events: {
+    'Sign In Submitted': props<{ request: SignInRequest }>(),
+    'Sign Out Requested': emptyProps(),
+  },
+});
+
+export const SessionApiActions = createActionGroup({
+  source: 'Session API',
+  events: {
+    'Session Found': props<{ session: SessionAnswer }>(),
+    'Session Missing': emptyProps(),
+    'Signed In': props<{ session: SessionAnswer }>(),
+    'Sign In Failed': props<{ problem: ApiProblem }>(),
+    'Signed Out': emptyProps(),
+  },
+});

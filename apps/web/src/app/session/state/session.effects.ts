@@ -1,0 +1,52 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { catchError, exhaustMap, map, of, tap } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf } from '../../shared/api/problem';
+import { SessionApiActions, SessionPageActions } from './session.actions';
+
+/** Checks a sign-in with the server. */
+export const signIn$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService)) =>
+    actions$.pipe(
+      ofType(SessionPageActions.signInSubmitted),
+      exhaustMap(({ request }) =>
+        api.signIn(request).pipe(
+          map((session) => SessionApiActions.signedIn({ session })),
+          catchError((error: unknown) =>
+            of(SessionApiActions.signInFailed({ problem: problemOf(error) })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Ends the session; whatever the server says, this browser is signed out. */
+export const signOut$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService)) =>
+    actions$.pipe(
+      ofType(SessionPageActions.signOutRequested),
+      exhaustMap(() =>
+        api.signOut().pipe(
+          map(() => SessionApiActions.signedOut()),
+          catchError(() => of(SessionApiActions.signedOut())),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Goes on to the clients, or back to the sign-in. */
+export const goOn$ = createEffect(
+  (actions$ = inject(Actions), router = inject(Router)) =>
+    actions$.pipe(
+      ofType(SessionApiActions.signedIn, SessionApiActions.signedOut),
+      tap(({ type }) => {
+        const to = type === SessionApiActions.signedIn.type ? '/clients' : '/sign-in';
+        void router.navigateByUrl(to);
+      }),
+    ),
+  { functional: true, dispatch: false },
+);

@@ -1,0 +1,88 @@
+import { HttpClient } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import {
+  AdoptAnswer,
+  type AdoptRequest,
+  BalancesAnswer,
+  BenchAnswer,
+  ClientAnswer,
+  ClientsAnswer,
+  type NewClientRequest,
+  RevisionsAnswer,
+  SaveProposalAnswer,
+  type SaveProposalRequest,
+  SessionAnswer,
+  type SignInRequest,
+  UndoAnswer,
+} from '@iunctus/contract';
+import type { Period } from '@iunctus/core';
+import { map, type Observable } from 'rxjs';
+import * as v from 'valibot';
+
+const read =
+  <T>(schema: v.GenericSchema<unknown, T>) =>
+  (source: Observable<unknown>): Observable<T> =>
+    source.pipe(map((data) => v.parse(schema, data)));
+
+const ofClient = (clientId: string, path = ''): string =>
+  `/api/clients/${encodeURIComponent(clientId)}${path}`;
+
+/** The server, request by request; every answer is checked by the contract. */
+@Injectable({ providedIn: 'root' })
+export class ApiService {
+  private readonly http = inject(HttpClient);
+
+  session(): Observable<SessionAnswer> {
+    return this.http.get('/api/session').pipe(read(SessionAnswer));
+  }
+
+  signIn(request: SignInRequest): Observable<SessionAnswer> {
+    return this.http.post('/api/sign-in', request).pipe(read(SessionAnswer));
+  }
+
+  signOut(): Observable<unknown> {
+    return this.http.post('/api/sign-out', {});
+  }
+
+  clients(): Observable<ClientsAnswer> {
+    return this.http.get('/api/clients').pipe(read(ClientsAnswer));
+  }
+
+  client(clientId: string): Observable<ClientAnswer> {
+    return this.http.get(ofClient(clientId)).pipe(read(ClientAnswer));
+  }
+
+  addClient(request: NewClientRequest): Observable<ClientAnswer> {
+    return this.http.post('/api/clients', request).pipe(read(ClientAnswer));
+  }
+
+  beginChart(clientId: string): Observable<unknown> {
+    return this.http.post(ofClient(clientId, '/chart'), {});
+  }
+
+  bench(clientId: string): Observable<BenchAnswer> {
+    return this.http.get(ofClient(clientId, '/bench')).pipe(read(BenchAnswer));
+  }
+
+  balances(clientId: string, { first, last }: Period): Observable<BalancesAnswer> {
+    return this.http
+      .get(ofClient(clientId, '/balances'), { params: { first, last } })
+      .pipe(read(BalancesAnswer));
+  }
+
+  saveProposal(clientId: string, request: SaveProposalRequest): Observable<{ version: number }> {
+    return this.http.put(ofClient(clientId, '/proposal'), request).pipe(read(SaveProposalAnswer));
+  }
+
+  adopt(clientId: string, request: AdoptRequest): Observable<AdoptAnswer> {
+    return this.http.post(ofClient(clientId, '/revisions'), request).pipe(read(AdoptAnswer));
+  }
+
+  revisions(clientId: string): Observable<RevisionsAnswer> {
+    return this.http.get(ofClient(clientId, '/revisions')).pipe(read(RevisionsAnswer));
+  }
+
+  undo(clientId: string, revision: number): Observable<UndoAnswer> {
+    return this.http.get(ofClient(clientId, `/revisions/${revision}/undo`)).pipe(read(UndoAnswer));
+  }
+}

@@ -1,0 +1,80 @@
+import { definePreset } from '@primeuix/themes';
+import Aura from '@primeuix/themes/aura';
+
+const PLUM = {
+  50: '#f7f3f9',
+  100: '#efe8f3',
+  200: '#dccde5',
+  300: '#c0a6d0',
+  400: '#9a77b3',
+  500: '#54376a',
+  600: '#4a305e',
+  700: '#3b2548',
+  800: '#2f1d3a',
+  900: '#24162d',
+  950: '#180e1f',
+};
+
+const scheme = {
+  primary: {
+    color: 'var(--plum)',
+    contrastColor: 'var(--on-plum)',
+    hoverColor: 'var(--plum-2)',
+    activeColor: 'var(--plum-2)',
+  },
+  highlight: {
+    background: 'var(--plum-wash)',
+    focusBackground: 'var(--plum-wash)',
+    color: 'var(--ink)',
+    focusColor: 'var(--ink)',
+  },
+  formField: {
+    background: 'var(--field)',
+    borderColor: 'var(--rule)',
+    hoverBorderColor: 'var(--ink-3)',
+    focusBorderColor: 'var(--focus)',
+    invalidBorderColor: 'var(--bad)',
+    color: 'var(--ink)',
+    placeholderColor: 'var(--ink-3)',
+    shadow: 'none',
+  },
+  text: {
+    color: 'var(--ink)',
+    hoverColor: 'var(--ink)',
+    mutedColor: 'var(--ink-2)',
+    hoverMutedColor: 'var(--ink)',
+  },
+  content: {
+    background: 'var(--sheet)',
+    hoverBackground: 'var(--plum-wash)',
+    borderColor: 'var(--rule)',
+    color: 'var(--ink)',
+    hoverColor: 'var(--ink)',
+  },
+  overlay: {
+    select: { background: 'var(--sheet)', borderColor: 'var(--rule)', color: 'var(--ink)' },
+    popover: { background: 'var(--sheet)', borderColor: 'var(--rule)', color: 'var(--ink)' },
+    modal: { background: 'var(--sheet)', borderColor: 'var(--rule)', color: 'var(--ink)' },
+  },
+  list: {
+    option: {
+      focusBackground: 'var(--plum-wash)',
+      selectedBackground: 'var(--plum-wash)',
+      selectedFocusBackground: 'var(--plum-wash)',
+      color: 'var(--ink)',
+      focusColor: 'var(--ink)',
+      selectedColor: 'var(--ink)',
+      selectedFocusColor: 'var(--ink)',
+    },
+  },
+};
+
+/** The library's controls in our colours: its tokens point at our own custom properties. */
+export const IUNCTUS_PRESET = definePreset(Aura, {
+  semantic: {
+    primary: PLUM,
+    formField: { paddingX: '10px', paddingY: '5px', borderRadius: '7px' },
+    focusRing: { width: '2px', style: 'solid', color: 'var(--focus)', offset: '1px' },
+    colorScheme: { light: scheme, dark: scheme },
+  },
+});

@@ -1,0 +1,34 @@
+import {
+  accountOf,
+  type AccountChange,
+  type Chart,
+  type Former,
+  KINDS,
+} from '@iunctus/core';
+
+const parentWords = (parentId: string | null, before: Chart): string =>
+  parentId === null
+    ? 'a main account'
+    : `under ${accountOf(before, parentId)?.name ?? 'another parent'}`;
+
+const formerWords = (was: Former, before: Chart): readonly string[] => [
+  ...(was.number === undefined ? [] : [was.number ?? 'unnumbered']),
+  ...(was.name === undefined ? [] : [`“${was.name}”`]),
+  ...(was.parentId === undefined ? [] : [parentWords(was.parentId, before)]),
+  ...(was.kind === undefined || was.parentId !== undefined ? [] : [KINDS[was.kind].name]),
+  ...(was.role === undefined ? [] : [was.role === 'heading' ? 'a heading' : 'posting']),
+];
+
+/** What a changed row says that it was: "was 6310, under Operating". */
+export const changeWords = (change: AccountChange, before: Chart): string => {
+  if (change.type === 'new') return 'new';
+  const { was } = change;
+  const former = formerWords(was, before);
+  const notes = [
+    ...(former.length === 0 ? [] : [`was ${former.join(', ')}`]),
+    ...(was.retiredOn === undefined ? [] : [was.retiredOn === null ? 'now retired' : 'restored']),
+    ...(was.place === undefined ? [] : ['moved among its siblings']),
+    ...(was.texts === undefined ? [] : ['texts edited']),
+  ];
+  return notes.join('; ');
+};

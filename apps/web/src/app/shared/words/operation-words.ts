@@ -1,0 +1,56 @@
+import { accountOf, type Chart, KINDS, type Operation } from '@iunctus/core';
+import { accountWords } from './account-words';
+import { dateWords } from './period-words';
+
+const FIELD_WORDS = {
+  name: 'renamed',
+  guidance: 'guidance',
+  notes: 'notes',
+  shortLabel: 'short label',
+} as const;
+
+const under = (parentId: string | null, charts: readonly Chart[]): string =>
+  parentId === null ? 'as a main account' : `under ${accountWords(parentId, ...charts)}`;
+
+const fieldWords = (
+  operation: Extract<Operation, { type: 'editField' }>,
+  own: string,
+  charts: readonly Chart[],
+): string => {
+  if (operation.field === 'name') {
+    const former = charts.map((chart) => accountOf(chart, operation.id)?.name);
+    const was = former.find((name) => name !== undefined && name !== operation.value);
+    return `${was ?? own} renamed “${operation.value}”`;
+  }
+  return `${own}: ${FIELD_WORDS[operation.field]} ${operation.value === '' ? 'emptied' : `set to “${operation.value}”`}`;
+};
+
+/** One operation in words; `charts` are searched in order for the accounts that it names. */
+export const operationWords = (operation: Operation, ...charts: readonly Chart[]): string => {
+  if (operation.type === 'addAccount') {
+    const { number, name, kind } = operation.account;
+    const title = number === null ? name : `${number} ${name}`;
+    return `${title} added ${under(operation.parentId, charts)}, kind ${KINDS[kind].name}`;
+  }
+  const own = accountWords(operation.id, ...charts);
+  switch (operation.type) {
+    case 'deleteAccount':
+      return `${own} deleted`;
+    case 'editField':
+      return fieldWords(operation, own, charts);
+    case 'renumber':
+      return `${own} renumbered ${operation.number ?? '(no number)'}`;
+    case 'moveNode':
+      return `${own} moved ${under(operation.parentId, charts)}`;
+    case 'changeKind':
+      return `${own} made ${KINDS[operation.kind].name}`;
+    case 'changeRole':
+      return `${own} made a ${operation.role === 'heading' ? 'heading' : 'posting account'}`;
+    case 'retire':
+      return `${own} retired from ${dateWords(operation.on)}`;
+    case 'restore':
+      return `${own} restored`;
+    default:
+      return operation satisfies never;
+  }
+};

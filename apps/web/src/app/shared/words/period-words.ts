@@ -1,0 +1,46 @@
+import { lastDayOf, type Month, type Period, type PeriodName } from '@iunctus/core';
+
+const MONTHS = [
+  'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September',
+  'October', 'November', 'December',
+] as const; // prettier-ignore
+
+/** The twelve months by name, January first. */
+export const MONTH_NAMES: readonly string[] = MONTHS;
+
+const nameOf = (month: Month): string => MONTHS[Number(month.slice(5)) - 1] ?? '';
+const dayOf = (month: Month): string => String(Number(lastDayOf(month).slice(8)));
+
+/** "1 Jul – 31 Oct 2026". */
+export const shortPeriod = ({ first, last }: Period): string => {
+  const year = first.slice(0, 4) === last.slice(0, 4) ? '' : ` ${first.slice(0, 4)}`;
+  return `1 ${nameOf(first).slice(0, 3)}${year} – ${dayOf(last)} ${nameOf(last).slice(0, 3)} ${last.slice(0, 4)}`;
+};
+
+/** "1 July – 31 October 2026". */
+export const longPeriod = ({ first, last }: Period): string => {
+  const year = first.slice(0, 4) === last.slice(0, 4) ? '' : ` ${first.slice(0, 4)}`;
+  return `1 ${nameOf(first)}${year} – ${dayOf(last)} ${nameOf(last)} ${last.slice(0, 4)}`;
+};
+
+/** "31 October 2026". */
+export const endOfPeriod = ({ last }: Period): string =>
+  `${dayOf(last)} ${nameOf(last)} ${last.slice(0, 4)}`;
+
+/** "31 Jan 2026" from a calendar date. */
+export const dateWords = (date: string): string =>
+  `${Number(date.slice(8))} ${nameOf(date.slice(0, 7)).slice(0, 3)} ${date.slice(0, 4)}`;
+
+export const PERIOD_WORDS: Readonly<Record<PeriodName, string>> = {
+  yearToDate: 'Fiscal year to date',
+  lastYear: 'Last fiscal year',
+  quarter: 'Fiscal quarter to date',
+  month: 'Latest month',
+  twelveMonths: 'Last twelve months',
+};
+
+/** A moment in the reader's own time: "25 Nov 2026, 14:05". */
+export const momentWords = (moment: string): string =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(
+    new Date(moment),
+  );

@@ -1,0 +1,82 @@
+import {
+  accountOf,
+  type Chart,
+  KINDS,
+  type KindCode,
+  NUMBER_LIMIT,
+  type Refusal,
+  TEXT_LIMITS,
+} from '@iunctus/core';
+import { accountWords } from './account-words';
+import { ELEMENT_WORDS } from './statement-words';
+
+const elementWords = (kind: string | undefined): string =>
+  kind === undefined || !(kind in KINDS) ? '' : ELEMENT_WORDS[KINDS[kind as KindCode].element];
+
+const limitWords = ({ field }: Refusal): string =>
+  field !== undefined && field in TEXT_LIMITS
+    ? String(TEXT_LIMITS[field as keyof typeof TEXT_LIMITS])
+    : '';
+
+/**
+ * A refusal in words: the account, the field and its value, the rule, and what would do.
+ * `charts` are searched in order for the accounts that it names.
+ */
+export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): string => {
+  const own = accountWords(refusal.accountId, ...charts);
+  const other = accountWords(refusal.otherId, ...charts);
+  switch (refusal.code) {
+    case 'accountMissing':
+      return `${own} is not in this chart any more.`;
+    case 'accountExists':
+      return 'This account is in the chart already.';
+    case 'parentMissing':
+      return 'The parent is not in this chart any more. Choose another.';
+    case 'parentRetired':
+      return `${other} is retired and takes no open accounts below it. Restore it first, or choose another parent.`;
+    case 'neighbourMissing':
+      return 'The neighbour in the list has moved. Choose the place again.';
+    case 'moveIntoOwnSubtree':
+      return `${own} cannot stand under ${other}, which stands below it. Move ${other} out first.`;
+    case 'elementDiffers':
+      return elementClash(refusal, other, charts);
+    case 'numberTaken':
+      return `Number ${refusal.value} is taken by ${other}. Choose a free number.`;
+    case 'numberMalformed':
+      return `Number “${refusal.value}” is not usable: digits and letters, with . - / between them, ${NUMBER_LIMIT} at most.`;
+    case 'nameEmpty':
+      return 'The name is empty. Type what the account is for.';
+    case 'nameTaken':
+      return `The name “${refusal.value}” is borne by ${other}. Add a word that tells them apart.`;
+    case 'textTooLong':
+      return `The text has ${refusal.value} characters; ${limitWords(refusal)} are allowed. Shorten it.`;
+    case 'hasPostings':
+      return `${own} has postings and cannot be deleted. Retire it: no new postings, and its history stays.`;
+    case 'hasChildren':
+      return `${own} has accounts below it. Move or remove those first.`;
+    case 'hasOpenChildren':
+      return `${other} below it is still open. Retire that first.`;
+    case 'headingTakesNoPostings':
+      return `${own} has postings, and a heading takes none. Keep it a posting account with sub-accounts.`;
+    case 'systemAccount':
+      return `${own} is where results of closed years go; the system needs it open and in its kind. It can be renamed and renumbered.`;
+    case 'memorandumWithPostings':
+      return `${own} has postings; moving it on or off the statements would unbalance them.`;
+    case 'alreadyRetired':
+      return `${own} is retired already.`;
+    case 'notRetired':
+      return `${own} is open already.`;
+    case 'dateMalformed':
+      return `“${refusal.value}” is no date.`;
+    default:
+      return refusal.code satisfies never;
+  }
+};
+
+const elementClash = (refusal: Refusal, other: string, charts: readonly Chart[]): string => {
+  const wanted = elementWords(refusal.value);
+  const otherKind = charts
+    .map((chart) => accountOf(chart, refusal.otherId ?? '')?.kind)
+    .find((kind) => kind !== undefined);
+  return `The kind belongs to ${wanted}, but ${other} belongs to ${elementWords(otherKind)}. Accounts under one another share their element: change the kind, or choose another parent.`;
+};

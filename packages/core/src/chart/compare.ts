@@ -1,0 +1,52 @@
+import type { Account, AccountId } from './account';
+import type { Chart } from './chart';
+import { accountOf, hasAccount, parentIdOf, previousIdOf } from './queries';
+
+/** What was different about an account before; only what differs is there. */
+export interface Former {
+  readonly number?: string | null;
+  readonly name?: string;
+  readonly kind?: Account['kind'];
+  readonly role?: Account['role'];
+  readonly retiredOn?: Account['retiredOn'];
+  readonly parentId?: AccountId | null;
+  /** It stood elsewhere among the same siblings. */
+  readonly place?: true;
+  /** Guidance, notes or short label differ. */
+  readonly texts?: true;
+}
+
+/** How an account differs between two charts. */
+export type AccountChange =
+  | { readonly type: 'new' }
+  | { readonly type: 'changed'; readonly was: Former };
+
+const FIELDS = ['number', 'name', 'kind', 'role', 'retiredOn'] as const;
+const TEXTS = ['guidance', 'notes', 'shortLabel'] as const;
+
+const formerFields = (was: Account, now: Account): Former => ({
+  ...Object.fromEntries(
+    FIELDS.filter((field) => was[field] !== now[field]).map((field) => [field, was[field]]),
+  ),
+  ...(TEXTS.some((field) => was[field] !== now[field]) ? { texts: true } : {}),
+});
+
+const formerPlace = (before: Chart, after: Chart, id: AccountId): Former => {
+  const parentId = parentIdOf(before, id);
+  if (parentId !== parentIdOf(after, id)) return { parentId };
+  const previous = previousIdOf(before, id);
+  const now = previousIdOf(after, id);
+  const neighbourStays = previous === null || parentIdOf(after, previous) === parentId;
+  const broughtHere = now !== null && !hasAccount(before, now);
+  return previous === now || !neighbourStays || broughtHere ? {} : { place: true };
+};
+
+/** How an account of `after` differs from what it was in `before`; `null` when it does not. */
+export const changeOf = (before: Chart, after: Chart, id: AccountId): AccountChange | null => {
+  const now = accountOf(after, id);
+  if (now === undefined) return null;
+  const was = accountOf(before, id);
+  if (was === undefined) return { type: 'new' };
+  const former = { ...formerFields(was, now), ...formerPlace(before, after, id) };
+  return Object.keys(former).length === 0 ? null : { type: 'changed', was: former };
+};
