@@ -9,7 +9,8 @@ const LOAN_RATE = 0.0595;
 const LOAN_PAYMENT = 91_240;
 
 const random = seeded(20250701);
-const day = (month: string, number: number): string => `${month}-${String(number).padStart(2, '0')}`;
+const day = (month: string, number: number): string =>
+  `${month}-${String(number).padStart(2, '0')}`;
 const seasonOf = (month: string, season: readonly number[]): number =>
   season[Number(month.slice(5)) - 1] ?? 1;
 

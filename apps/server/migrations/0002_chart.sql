@@ -5,6 +5,7 @@ CREATE TABLE chart (
   practice_id  uuid NOT NULL,
   client_id    uuid NOT NULL,
   digits       smallint NOT NULL CHECK (digits BETWEEN 1 AND 15),
+  numbered     boolean NOT NULL,
   unique_names text NOT NULL CHECK (unique_names IN ('chart', 'siblings')),
   revision     integer NOT NULL DEFAULT 0 CHECK (revision >= 0),
   CONSTRAINT chart_one_per_client UNIQUE (client_id),

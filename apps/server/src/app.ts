@@ -46,7 +46,13 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
   app.get('/api/openapi.json', (_request, response) => void response.json(openApi()));
   app.use('/api', accessRoutes(pool));
   app.use('/api', gate(pool));
-  app.use('/api', clientRoutes(pool), proposalRoutes(pool), revisionRoutes(pool), balanceRoutes(pool));
+  app.use(
+    '/api',
+    clientRoutes(pool),
+    proposalRoutes(pool),
+    revisionRoutes(pool),
+    balanceRoutes(pool),
+  );
   app.use('/api', () => {
     throw new ProblemError({ code: 'notFound' });
   });

@@ -35,6 +35,7 @@ export const AccountRecordSchema = mirrors<AccountRecord>()(
 export const ChartSettingsSchema = mirrors<ChartSettings>()(
   v.strictObject({
     digits: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(15)),
+    numbered: v.boolean(),
     uniqueNames: v.picklist(['chart', 'siblings']),
   }),
 );

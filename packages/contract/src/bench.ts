@@ -15,15 +15,21 @@ export const ProposalAnswer = v.strictObject({
 });
 export type ProposalAnswer = v.InferOutput<typeof ProposalAnswer>;
 
-/** All that the bench opens with. Siblings come in order. */
-export const BenchAnswer = v.strictObject({
-  client: ClientAnswer,
+/** A chart as last adopted, and the viewer's proposal on it. Siblings come in order. */
+export const BenchChart = v.strictObject({
   revision: Revision,
   settings: ChartSettingsSchema,
   accounts: v.array(AccountRecordSchema),
   /** Ids of the accounts that have postings. */
   posted: v.array(Id),
   proposal: ProposalAnswer,
+});
+export type BenchChart = v.InferOutput<typeof BenchChart>;
+
+/** All that the bench opens with; `chart` is `null` for a client without one. */
+export const BenchAnswer = v.strictObject({
+  client: ClientAnswer,
+  chart: v.nullable(BenchChart),
 });
 export type BenchAnswer = v.InferOutput<typeof BenchAnswer>;
 

@@ -28,7 +28,7 @@ export const ClientAnswer = v.strictObject({
   id: Id,
   ...details,
   chart: v.nullable(ChartSummary),
-  /** Operations pending in the signed-in user's proposal. */
+  /** Accounts that the signed-in user's pending proposal changes. */
   pending: v.number(),
   /** The newest month with postings. */
   latestMonth: v.nullable(MonthText),

@@ -59,7 +59,7 @@ const FIELDS = [
 
 const CODES = [
   'accountMissing', 'accountExists', 'parentMissing', 'parentRetired', 'neighbourMissing',
-  'moveIntoOwnSubtree', 'elementDiffers', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
+  'moveIntoOwnSubtree', 'elementDiffers', 'numberMissing', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
   'textTooLong', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
   'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed',
 ] as const; // prettier-ignore

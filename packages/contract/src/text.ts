@@ -13,8 +13,7 @@ export const textUpTo = (limit: number) =>
   );
 
 /** Text that says something, within a length. */
-export const wordsUpTo = (limit: number) =>
-  v.pipe(textUpTo(limit), v.trim(), v.minLength(1));
+export const wordsUpTo = (limit: number) => v.pipe(textUpTo(limit), v.trim(), v.minLength(1));
 
 /** A calendar date, `YYYY-MM-DD`. */
 export const DateText = v.pipe(v.string(), v.check(isCalendarDate, 'is no calendar date'));

@@ -16,6 +16,7 @@ interface HeadRow {
   readonly practice_id: string;
   readonly revision: number;
   readonly digits: number;
+  readonly numbered: boolean;
   readonly unique_names: ChartSettings['uniqueNames'];
 }
 
@@ -23,10 +24,10 @@ const headOf = (row: HeadRow): ChartHead => ({
   id: row.id,
   practiceId: row.practice_id,
   revision: row.revision,
-  settings: { digits: row.digits, uniqueNames: row.unique_names },
+  settings: { digits: row.digits, numbered: row.numbered, uniqueNames: row.unique_names },
 });
 
-const HEAD = `SELECT id, practice_id, revision, digits, unique_names
+const HEAD = `SELECT id, practice_id, revision, digits, numbered, unique_names
               FROM chart WHERE practice_id = $1 AND client_id = $2`;
 
 /** The client's chart, or `undefined` for a client without one. */
@@ -59,14 +60,15 @@ export const insertChart = (
 ): Promise<number> =>
   change(on, {
     text: `
-      INSERT INTO chart (id, practice_id, client_id, digits, unique_names)
-      VALUES ($1, $2, $3, $4, $5)
+      INSERT INTO chart (id, practice_id, client_id, digits, numbered, unique_names)
+      VALUES ($1, $2, $3, $4, $5, $6)
       ON CONFLICT (client_id) DO NOTHING`,
     values: [
       chart.id,
       chart.practiceId,
       chart.clientId,
       chart.settings.digits,
+      chart.settings.numbered,
       chart.settings.uniqueNames,
     ],
   });

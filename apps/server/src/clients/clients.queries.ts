@@ -53,8 +53,9 @@ export const manyClients = async (
              (SELECT count(*)::int FROM account WHERE account.chart_id = chart.id) AS accounts,
              chart.revision, revision.adopted_at, app_user.name AS adopted_by,
              coalesce((
-               SELECT sum(jsonb_array_length(step -> 'operations'))::int
-               FROM proposal, jsonb_array_elements(proposal.steps) AS step
+               SELECT count(DISTINCT coalesce(operation ->> 'id', operation -> 'account' ->> 'id'))::int
+               FROM proposal, jsonb_array_elements(proposal.steps) AS step,
+                    jsonb_array_elements(step -> 'operations') AS operation
                WHERE proposal.chart_id = chart.id AND proposal.user_id = $2
              ), 0) AS pending,
              (SELECT to_char(max(month), 'YYYY-MM') FROM account_month_total

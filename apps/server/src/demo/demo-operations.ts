@@ -95,8 +95,7 @@ export const gestureSteps = (
 export const chartOfRows = (empty: Chart, operations: readonly Operation[]): Chart =>
   operations.reduce((chart, operation) => {
     const outcome = apply(chart, operation);
-    if (!outcome.ok)
-      throw new Error(`${outcome.refusal.code}: ${JSON.stringify(operation)}`);
+    if (!outcome.ok) throw new Error(`${outcome.refusal.code}: ${JSON.stringify(operation)}`);
     return outcome.chart;
   }, empty);
 

@@ -54,11 +54,7 @@ export const storeProposal = (
   });
 
 /** Removes a user's proposal on a chart. */
-export const deleteProposal = (
-  on: Transaction,
-  head: ChartHead,
-  userId: string,
-): Promise<number> =>
+export const deleteProposal = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
   change(on, {
     text: 'DELETE FROM proposal WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3',
     values: [head.practiceId, head.id, userId],

@@ -1,5 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { BenchAnswer, ProposalAnswer, SaveProposalRequest } from '@iunctus/contract';
+import type {
+  BenchAnswer,
+  BenchChart,
+  ProposalAnswer,
+  SaveProposalRequest,
+} from '@iunctus/contract';
 import { recordsOf, replay, USUAL_SETTINGS, type Chart } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
@@ -32,22 +37,25 @@ const currentProposal = async (
   };
 };
 
-/** All that the bench opens with. A client without a chart has no bench: `notFound`. */
+const benchChart = async (on: Reader, head: ChartHead, userId: string): Promise<BenchChart> => {
+  const chart = await loadChart(on, head);
+  return {
+    revision: head.revision,
+    settings: head.settings,
+    accounts: [...recordsOf(chart)],
+    posted: [...chart.posted],
+    proposal: await currentProposal(on, head, { userId, chart }),
+  };
+};
+
+/** All that the bench opens with; the chart is `null` for a client without one. */
 export const benchOf = (pool: pg.Pool, viewer: Viewer, clientId: string): Promise<BenchAnswer> =>
   inTransactionOn(pool, async (transaction) => {
     await transaction.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
     const client = await clientOf(transaction, viewer, clientId);
-    const head = (await maybeChart(transaction, viewer, clientId)) ?? problem({ code: 'notFound' });
-    const chart = await loadChart(transaction, head);
-    const found = { userId: viewer.userId, chart };
-    return {
-      client,
-      revision: head.revision,
-      settings: head.settings,
-      accounts: [...recordsOf(chart)],
-      posted: [...chart.posted],
-      proposal: await currentProposal(transaction, head, found),
-    };
+    const head = await maybeChart(transaction, viewer, clientId);
+    const chart = head === undefined ? null : await benchChart(transaction, head, viewer.userId);
+    return { client, chart };
   });
 
 /** Gives a client an empty chart to propose accounts for; does nothing when it has one. */

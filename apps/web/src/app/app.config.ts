@@ -48,7 +48,10 @@ export const APP_CONFIG: ApplicationConfig = {
     providePrimeNG({
       theme: {
         preset: IUNCTUS_PRESET,
-        options: { darkModeSelector: '.dark', cssLayer: { name: 'primeng', order: 'primeng, app' } },
+        options: {
+          darkModeSelector: '.dark',
+          cssLayer: { name: 'primeng', order: 'primeng, app' },
+        },
       },
     }),
   ],

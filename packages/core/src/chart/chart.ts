@@ -11,12 +11,14 @@ export interface ChartNode {
 export interface ChartSettings {
   /** Usual length of a number, in digits. */
   readonly digits: number;
+  /** Whether every account bears a number. */
+  readonly numbered: boolean;
   /** Whether a name may stand twice under different parents. */
   readonly uniqueNames: 'chart' | 'siblings';
 }
 
 /** The settings that a new chart begins with. */
-export const USUAL_SETTINGS: ChartSettings = { digits: 4, uniqueNames: 'chart' };
+export const USUAL_SETTINGS: ChartSettings = { digits: 4, numbered: true, uniqueNames: 'chart' };
 
 /**
  * A chart of accounts as an immutable value. Branches that an operation does not touch keep

@@ -18,8 +18,7 @@ export interface Former {
 
 /** How an account differs between two charts. */
 export type AccountChange =
-  | { readonly type: 'new' }
-  | { readonly type: 'changed'; readonly was: Former };
+  { readonly type: 'new' } | { readonly type: 'changed'; readonly was: Former };
 
 const FIELDS = ['number', 'name', 'kind', 'role', 'retiredOn'] as const;
 const TEXTS = ['guidance', 'notes', 'shortLabel'] as const;

@@ -101,6 +101,4 @@ export const setIn = <V>(map: PersistentMap<V>, key: string, value: V): Persiste
 
 /** The map without `key`; the same map when it was not there. */
 export const removeIn = <V>(map: PersistentMap<V>, key: string): PersistentMap<V> =>
-  hasIn(map, key)
-    ? { root: removeInSlot(map.root, hashOf(key), key, 0), size: map.size - 1 }
-    : map;
+  hasIn(map, key) ? { root: removeInSlot(map.root, hashOf(key), key, 0), size: map.size - 1 } : map;

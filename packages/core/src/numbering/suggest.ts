@@ -26,13 +26,10 @@ const blockOf = (value: number): number => {
 };
 
 const highestIn = (node: ChartNode): number | null =>
-  node.children.reduce<number | null>(
-    (highest, child) => {
-      const below = highestIn(child);
-      return below === null ? highest : Math.max(highest ?? below, below);
-    },
-    asValue(node.account.number),
-  );
+  node.children.reduce<number | null>((highest, child) => {
+    const below = highestIn(child);
+    return below === null ? highest : Math.max(highest ?? below, below);
+  }, asValue(node.account.number));
 
 /** The first number in chart order after the branch of `id`: a later sibling's, or one of those above. */
 const nextAfter = (chart: Chart, id: AccountId): number | null => {
@@ -83,7 +80,8 @@ const roomAt = (chart: Chart, place: NumberPlace): Room | null => {
   const start = place.parentId === null ? elementStart(chart, place.element) - 1 : parentValue;
   const above = previous === undefined ? start : highestIn(previous);
   const next = asValue(siblings[index + 1]?.account.number);
-  if (next !== null && next > (above ?? 0)) return { above: above ?? 0, below: next, bounded: true };
+  if (next !== null && next > (above ?? 0))
+    return { above: above ?? 0, below: next, bounded: true };
   if (above === null) return null;
   const blockEnd =
     parentValue === null || blockOf(parentValue) === 1 ? null : parentValue + blockOf(parentValue);
@@ -140,7 +138,9 @@ export const suggestNumber = (chart: Chart, place: NumberPlace): Suggestion => {
   const steps = room.bounded ? [1000, 100, 10, 5, 1] : [usual, usual / 2, usual / 5, usual / 10, 1];
   const target = room.bounded ? (room.above + room.below) / 2 : room.above + 1;
   for (const step of steps.filter((candidate) => Number.isInteger(candidate) && candidate >= 1)) {
-    const value = candidates(room, step, target).find((candidate) => isFree(chart, candidate, length));
+    const value = candidates(room, step, target).find((candidate) =>
+      isFree(chart, candidate, length),
+    );
     if (value !== undefined) return { ok: true, number: String(value).padStart(length, '0') };
   }
   return { ok: false, reason: 'noRoom' };

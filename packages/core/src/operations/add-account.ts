@@ -14,7 +14,7 @@ import { accepted, refused, type Rules } from './rules';
 
 /** Adds an account in its place.
  *  Refuses: accountExists, parentMissing, parentRetired, neighbourMissing, elementDiffers,
- *  numberMalformed, numberTaken, nameEmpty, nameTaken, textTooLong. */
+ *  numberMissing, numberMalformed, numberTaken, nameEmpty, nameTaken, textTooLong. */
 export const addAccount: Rules<AddAccount> = {
   apply(chart, { account, parentId, afterId }) {
     if (hasAccount(chart, account.id))

@@ -26,18 +26,19 @@ export const cleanNumber = (typed: string): string => typed.normalize('NFKC').tr
 export const cleanName = (typed: string): string =>
   typed.normalize('NFC').trim().replace(/\s+/g, ' ');
 
-/** Refuses a number that is malformed or taken by another account. */
-export const checkNumber = (
-  chart: Chart,
-  id: AccountId,
-  number: string | null,
-): Refusal | null => {
-  if (number === null) return null;
+/** Refuses a number that is missing where accounts bear one, malformed, or taken by another account. */
+export const checkNumber = (chart: Chart, id: AccountId, number: string | null): Refusal | null => {
+  if (number === null)
+    return chart.settings.numbered
+      ? { code: 'numberMissing', accountId: id, field: 'number' }
+      : null;
   const about = { accountId: id, field: 'number', value: number } as const;
   if (number.length > NUMBER_LIMIT || !NUMBER_SHAPE.test(number) || number !== cleanNumber(number))
     return { code: 'numberMalformed', ...about };
   const otherId = idByNumber(chart, number);
-  return otherId === undefined || otherId === id ? null : { code: 'numberTaken', ...about, otherId };
+  return otherId === undefined || otherId === id
+    ? null
+    : { code: 'numberTaken', ...about, otherId };
 };
 
 /** Refuses a name that is empty or that another account bears where names must differ. */

@@ -124,10 +124,14 @@ describe('the laws of operations', () => {
   it('rebases to an operation that fits, or is refused by a rule, but never breaks the tree', () => {
     fc.assert(
       fc.property(randomChart(30), draws(10), draws(10), (start, theirs, mine) => {
-        const landed = runDraws(start, theirs, 'theirs').map(
-          ({ operation, before }): Landed => ({ operation, inverse: invert(operation, before) }),
+        const landed = runDraws(start, theirs, 'theirs').map(({ operation, before }): Landed => ({
+          operation,
+          inverse: invert(operation, before),
+        }));
+        const newest = applyAll(
+          start,
+          landed.map((item) => item.operation),
         );
-        const newest = applyAll(start, landed.map((item) => item.operation));
         if (!newest.ok) throw new Error('what landed fits');
         const [first] = runDraws(start, mine, 'mine');
         if (first === undefined) return;

@@ -17,7 +17,13 @@ const checkMove = (chart: Chart, node: ChartNode, operation: MoveNode): Refusal 
     checkKindUnder(chart, node.account, parentId),
     clash === undefined
       ? null
-      : { code: 'nameTaken', accountId: id, field: 'name', value: node.account.name, otherId: clash },
+      : {
+          code: 'nameTaken',
+          accountId: id,
+          field: 'name',
+          value: node.account.name,
+          otherId: clash,
+        },
   );
 };
 

@@ -9,6 +9,7 @@ export type RefusalCode =
   | 'neighbourMissing'
   | 'moveIntoOwnSubtree'
   | 'elementDiffers'
+  | 'numberMissing'
   | 'numberTaken'
   | 'numberMalformed'
   | 'nameEmpty'

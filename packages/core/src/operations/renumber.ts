@@ -6,7 +6,7 @@ import { rebaseEdit } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';
 
 /** Gives an account another number; its place stays.
- *  Refuses: accountMissing, numberMalformed, numberTaken. */
+ *  Refuses: accountMissing, numberMissing, numberMalformed, numberTaken. */
 export const renumber: Rules<Renumber> = {
   apply(chart, { id, number }) {
     if (accountOf(chart, id) === undefined)

@@ -4,8 +4,7 @@ import type { Refusal } from './refusal';
 
 /** The chart after an operation, or why it was refused. */
 export type Outcome =
-  | { readonly ok: true; readonly chart: Chart }
-  | { readonly ok: false; readonly refusal: Refusal };
+  { readonly ok: true; readonly chart: Chart } | { readonly ok: false; readonly refusal: Refusal };
 
 /** An operation that has been applied, with the one that takes it back. */
 export interface Landed {

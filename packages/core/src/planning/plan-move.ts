@@ -30,7 +30,10 @@ const placeBy = (chart: Chart, node: ChartNode, direction: Direction): Place | n
     case 'deeper':
       return previous === undefined
         ? null
-        : { parentId: previous.account.id, afterId: elder(previous.children, previous.children.length - 1) };
+        : {
+            parentId: previous.account.id,
+            afterId: elder(previous.children, previous.children.length - 1),
+          };
     case 'shallower':
       return parentId === null
         ? null

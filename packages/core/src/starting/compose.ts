@@ -119,7 +119,11 @@ export const startingOperations = (
   newId: () => AccountId,
 ): readonly AddAccount[] => {
   const operations: AddAccount[] = [];
-  const add = (account: Account, parentId: AccountId | null, afterId: AccountId | null): AccountId => {
+  const add = (
+    account: Account,
+    parentId: AccountId | null,
+    afterId: AccountId | null,
+  ): AccountId => {
     operations.push({ type: 'addAccount', account, parentId, afterId });
     return account.id;
   };

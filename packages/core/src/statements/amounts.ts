@@ -128,10 +128,7 @@ export const chartResults = (chart: Chart, rollUp: RollUp): Results =>
  * What each section comes to, debit-positive, the results standing in equity; sections that
  * nothing leads to are left out.
  */
-export const sectionAmounts = (
-  chart: Chart,
-  rollUp: RollUp,
-): ReadonlyMap<SectionCode, Minor> => {
+export const sectionAmounts = (chart: Chart, rollUp: RollUp): ReadonlyMap<SectionCode, Minor> => {
   const amounts = new Map<SectionCode, Minor>();
   for (const root of chart.roots)
     for (const [section, share] of rollUp.shares(root))

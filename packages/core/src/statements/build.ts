@@ -27,8 +27,10 @@ interface SectionContext {
   readonly rows: StatementRow[];
 }
 
-const signedBy = (shows: 'debit' | 'credit') => (amount: Minor): Minor =>
-  shows === 'debit' ? amount : negate(amount);
+const signedBy =
+  (shows: 'debit' | 'credit') =>
+  (amount: Minor): Minor =>
+    shows === 'debit' ? amount : negate(amount);
 
 const amountIn = (node: ChartNode, context: SectionContext): Minor =>
   context.signed(context.rollUp.shares(node).get(context.section)?.amount ?? 0);
@@ -54,7 +56,8 @@ const pushRow = (
 ): void => {
   const { section } = context;
   const { id: accountId, name } = node.account;
-  const key = type === 'line' ? lineKey(section, accountId) : `${lineKey(section, accountId)}/${type}`;
+  const key =
+    type === 'line' ? lineKey(section, accountId) : `${lineKey(section, accountId)}/${type}`;
   context.rows.push({ type, key, section, accountId, name, level, ...shown });
 };
 
@@ -147,7 +150,8 @@ export const buildStatement = (
   const amounts = sectionAmounts(source.chart, source.rollUp);
   let sinceTotal = 0;
   for (const part of STANDARD_LAYOUTS[code]) {
-    if (part.type === 'group') rows.push({ type: 'group', key: `group/${part.code}`, code: part.code });
+    if (part.type === 'group')
+      rows.push({ type: 'group', key: `group/${part.code}`, code: part.code });
     else if (part.type === 'section') {
       const section = pushSection(part, source, options);
       for (const row of section) rows.push(row);

@@ -46,7 +46,13 @@ const PROFIT_AND_LOSS: readonly LayoutPart[] = [
   { type: 'section', code: 'otherIncomeAndCosts', shows: 'credit' },
   { type: 'total', code: 'profitBeforeTax', of: BEFORE_TAX, shows: 'credit', optional: true },
   { type: 'section', code: 'incomeTax', shows: 'debit' },
-  { type: 'total', code: 'netProfit', of: [...BEFORE_TAX, 'incomeTax'], shows: 'credit', final: true },
+  {
+    type: 'total',
+    code: 'netProfit',
+    of: [...BEFORE_TAX, 'incomeTax'],
+    shows: 'credit',
+    final: true,
+  },
 ];
 
 const BALANCE_SHEET: readonly LayoutPart[] = [

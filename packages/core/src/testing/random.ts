@@ -18,10 +18,10 @@ export interface Draw {
 
 /** Random recipes; the operations they give may well be refused. */
 export const draws = (max: number): fc.Arbitrary<Draw[]> =>
-  fc.array(
-    fc.record({ type: fc.nat(12), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }),
-    { minLength: 1, maxLength: max },
-  );
+  fc.array(fc.record({ type: fc.nat(12), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
+    minLength: 1,
+    maxLength: max,
+  });
 
 const pick = <T>(list: readonly T[], at: number): T | undefined => list[at % list.length];
 
@@ -111,13 +111,20 @@ export const randomChart = (max: number): fc.Arbitrary<Chart> =>
   );
 
 /** A ledger that balances over the posting accounts of a chart that reach a statement; posted accounts are marked. */
-export const balancedLedger = (chart: Chart, seed: readonly number[]): { chart: Chart; ledger: Ledger } => {
+export const balancedLedger = (
+  chart: Chart,
+  seed: readonly number[],
+): { chart: Chart; ledger: Ledger } => {
   const ids = recordsOf(chart)
     .filter(({ role, kind }) => role === 'posting' && kind !== 'memorandum')
     .map((record) => record.id);
   const ledger = new Map<AccountId, AccountAmounts>();
   const post = (id: AccountId, amount: number, when: number): void => {
-    const { balance, change, yearChange } = ledger.get(id) ?? { balance: 0, change: 0, yearChange: 0 };
+    const { balance, change, yearChange } = ledger.get(id) ?? {
+      balance: 0,
+      change: 0,
+      yearChange: 0,
+    };
     ledger.set(id, {
       balance: balance + amount,
       yearChange: yearChange + (when > 0 ? amount : 0),

@@ -1,6 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { eachNode, nameKey, titleOf, type AccountId, type Chart } from '@iunctus/core';
+import { watchListKeys } from './list-keys';
 import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
 
 interface Choice {
@@ -18,13 +30,13 @@ const MAIN: Choice = { id: null, title: 'Main account', key: 'main account' };
   imports: [FormsModule, AutoComplete],
   template: `
     <p-autocomplete
+      #list
       [ngModel]="value()"
       (ngModelChange)="take($event)"
       [suggestions]="found()"
       (completeMethod)="search($event)"
       optionLabel="title"
       dataKey="key"
-      [completeOnFocus]="true"
       [autoOptionFocus]="true"
       [forceSelection]="true"
       [delay]="0"
@@ -62,7 +74,10 @@ export class AccountChoiceComponent {
       })),
   ]);
 
+  private readonly list = viewChild.required<AutoComplete>('list');
+
   constructor() {
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, () => this.list());
     effect(() => {
       const id = this.accountId();
       this.value.set(this.all().find((choice) => choice.id === id) ?? null);

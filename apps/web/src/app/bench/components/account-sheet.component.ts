@@ -51,7 +51,9 @@ export class AccountSheetComponent {
   protected readonly landing = computed(() => landingWords(this.account()?.kind ?? 'bank'));
   protected readonly side = computed(() => normalSideOfKind(this.account()?.kind ?? 'bank'));
   protected readonly cashFlow = computed(() => CASH_FLOW_WORDS[this.kind().cashFlow]);
-  protected readonly posted = computed(() => this.model.chart().posted.has(this.account()?.id ?? ''));
+  protected readonly posted = computed(() =>
+    this.model.chart().posted.has(this.account()?.id ?? ''),
+  );
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
     return refusal === null ? '' : refusalWords(refusal, this.model.chart(), this.model.base());

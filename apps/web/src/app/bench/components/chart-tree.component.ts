@@ -1,10 +1,15 @@
 import { CdkDrag, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-drop';
-import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import {
+  CdkFixedSizeVirtualScroll,
+  CdkVirtualForOf,
+  CdkVirtualScrollViewport,
+} from '@angular/cdk/scrolling';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   inject,
   Injector,
@@ -39,12 +44,14 @@ import { BenchModel } from '../model/bench-model';
 import { draftOf, draftOperations, newDraft, type Draft } from '../model/draft';
 import { dropTarget, type DropPlace } from '../model/drop-target';
 import { listedRows, rowIdOf, type ListedRow } from '../model/listed-rows';
-import { Sheets } from '../model/sheets';
 import { actionOfKey, type TreeAction } from '../model/tree-keys';
 import { RowEditorComponent } from './row-editor.component';
 
 /** Every row is exactly so high, in pixels. */
 export const ROW_HEIGHT = 26;
+
+/** Room that the strip below an edited row wants, in pixels. */
+const STRIP_ROOM = 96;
 
 /** Which rows are in sight: for the seam. */
 export interface RowsInSight {
@@ -69,7 +76,6 @@ export interface RowsInSight {
 })
 export class ChartTreeComponent {
   protected readonly model = inject(BenchModel);
-  private readonly sheets = inject(Sheets);
   private readonly injector = inject(Injector);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
 
@@ -84,6 +90,7 @@ export class ChartTreeComponent {
   protected readonly refusal = signal<Refusal | null>(null);
   protected readonly dropPlace = signal<DropPlace | null>(null);
   protected readonly scrolled = signal(0);
+  private readonly height = signal(0);
 
   protected readonly rows = computed<readonly ListedRow[]>(() =>
     listedRows(this.model.rows(), this.draft()),
@@ -94,6 +101,16 @@ export class ChartTreeComponent {
   protected readonly editedIndex = computed(() => {
     const draft = this.draft();
     return draft === null ? -1 : this.rows().findIndex((row) => rowIdOf(row) === draft.id);
+  });
+
+  /** Whether the strip stands above the row, for want of room below it. */
+  protected readonly stripAbove = computed(
+    () => (this.editedIndex() + 1) * ROW_HEIGHT - this.scrolled() + STRIP_ROOM > this.height(),
+  );
+  protected readonly stripTop = computed(() => {
+    const index = this.editedIndex();
+    if (index < 0) return null;
+    return (index + (this.stripAbove() ? 0 : 1)) * ROW_HEIGHT - this.scrolled();
   });
 
   protected readonly hint = computed(() => {
@@ -110,13 +127,19 @@ export class ChartTreeComponent {
   });
 
   constructor() {
+    const destroyed = inject(DestroyRef);
     effect(() => {
       const id = this.model.cursor();
+      this.model.filter();
       if (id !== null) untracked(() => this.bringIntoSight(id));
     });
     afterNextRender(() => {
-      this.viewport().elementScrolled().subscribe(() => this.tellSight());
-      new ResizeObserver(() => this.tellSight()).observe(this.viewport().elementRef.nativeElement);
+      this.viewport()
+        .elementScrolled()
+        .subscribe(() => this.tellSight());
+      const observer = new ResizeObserver(() => this.tellSight());
+      observer.observe(this.viewport().elementRef.nativeElement);
+      destroyed.onDestroy(() => observer.disconnect());
       this.focus();
     });
   }
@@ -237,16 +260,20 @@ export class ChartTreeComponent {
 
   private add(as: 'sibling' | 'child' | 'main'): void {
     const id = this.model.cursor();
-    const chart = this.model.chart();
     if (id !== null && as === 'child') this.model.setOpen(id, true);
     this.model.filter.set('');
-    const plan: AddPlan | null =
-      id === null || as === 'main'
-        ? planMain(chart, this.model.selected() ? KINDS[this.model.selected()!.kind].element : 'asset')
-        : as === 'child'
-          ? planChild(chart, id)
-          : planSibling(chart, id);
+    const plan = id === null || as === 'main' ? this.mainPlan() : this.planBeside(id, as);
     if (plan !== null) this.open(newDraft(plan, crypto.randomUUID()));
+  }
+
+  private mainPlan(): AddPlan {
+    const selected = this.model.selected();
+    return planMain(this.model.chart(), selected ? KINDS[selected.kind].element : 'asset');
+  }
+
+  private planBeside(id: AccountId, as: 'sibling' | 'child'): AddPlan | null {
+    const chart = this.model.chart();
+    return as === 'child' ? planChild(chart, id) : planSibling(chart, id);
   }
 
   private open(draft: Draft): void {
@@ -331,7 +358,8 @@ export class ChartTreeComponent {
 
   protected dragged({ pointerPosition }: CdkDragMove, id: AccountId): void {
     const { nativeElement } = this.viewport().elementRef;
-    const y = pointerPosition.y - nativeElement.getBoundingClientRect().top + nativeElement.scrollTop;
+    const y =
+      pointerPosition.y - nativeElement.getBoundingClientRect().top + nativeElement.scrollTop;
     this.dropPlace.set(dropTarget(this.model.chart(), this.model.rows(), y / ROW_HEIGHT, id));
   }
 
@@ -344,11 +372,6 @@ export class ChartTreeComponent {
     this.propose(planMoveUnder(this.model.chart(), id, place.target));
     this.model.goTo(id);
     this.focus();
-  }
-
-  /** Moves the account at the cursor under another, as the sheet for it asks. */
-  openSheet(): void {
-    this.sheets.show('account');
   }
 
   private bringIntoSight(id: AccountId): void {
@@ -375,6 +398,7 @@ export class ChartTreeComponent {
     const viewport = this.viewport();
     viewport.checkViewportSize();
     this.scrolled.set(viewport.measureScrollOffset());
+    this.height.set(viewport.getViewportSize());
     this.inSight.emit({
       scrolled: viewport.measureScrollOffset(),
       height: viewport.getViewportSize(),

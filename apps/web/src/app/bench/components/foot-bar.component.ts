@@ -17,29 +17,53 @@ interface Mover {
   template: `
     <div class="sum" aria-live="polite">
       @if (changes() === 0) {
-        <span class="muted">No changes. <kbd>N</kbd> adds an account, <kbd>Enter</kbd> edits the row, <kbd>?</kbd> shows all keys.</span>
+        <span class="muted"
+          >No changes. <kbd>N</kbd> adds an account, <kbd>Enter</kbd> edits the row,
+          <kbd>?</kbd> shows all keys.</span
+        >
       } @else {
         <span class="chip">{{ changes() }} {{ changes() === 1 ? 'change' : 'changes' }}</span>
         @for (mover of movers(); track mover.words) {
-          <span class="mover"><span class="muted">{{ mover.words }}</span> <span class="chip">{{ mover.amount }}</span></span>
+          <span class="mover"
+            ><span class="muted">{{ mover.words }}</span>
+            <span class="chip">{{ mover.amount }}</span></span
+          >
         }
         @if (more() > 0) {
           <span class="muted">and {{ more() }} more</span>
         }
         @if (!profitMoves()) {
-          <span class="mover"><span class="muted">Net profit</span> <span class="chip good">unchanged</span></span>
+          <span class="mover"
+            ><span class="muted">Net profit</span> <span class="chip good">unchanged</span></span
+          >
         }
         @if (conflicts() > 0) {
           <span class="chip bad">{{ conflicts() }} no longer fit</span>
         }
       }
-      <span class="chip" [class.good]="model.engine.balanced()" [class.bad]="!model.engine.balanced()">
-        {{ model.engine.balanced() ? 'Balance sheet balances' : 'Balance sheet does not balance' }}
+      <span
+        class="chip"
+        [class.good]="model.engine.balanced()"
+        [class.bad]="!model.engine.balanced()"
+      >
+        {{ model.engine.balanced() ? 'In balance' : 'Balance sheet does not balance' }}
       </span>
     </div>
     <span class="saving muted" role="status">{{ savingWords() }}</span>
-    <button class="button" type="button" [disabled]="changes() === 0 && conflicts() === 0" (click)="review.emit()">Review</button>
-    <button class="button primary" type="button" [disabled]="changes() === 0 || adopting()" (click)="adopt.emit()">
+    <button
+      class="button"
+      type="button"
+      [disabled]="changes() === 0 && conflicts() === 0"
+      (click)="review.emit()"
+    >
+      Review
+    </button>
+    <button
+      class="button primary"
+      type="button"
+      [disabled]="changes() === 0 || adopting()"
+      (click)="adopt.emit()"
+    >
       Adopt <kbd>Ctrl ↵</kbd>
     </button>
   `,
@@ -85,9 +109,8 @@ export class FootBarComponent {
   readonly review = output();
   readonly adopt = output();
 
-  protected readonly changes = computed(() =>
-    this.model.steps().reduce((sum, { operations }) => sum + operations.length, 0),
-  );
+  /** Accounts that the proposal touches: what a person counts as changes. */
+  protected readonly changes = computed(() => this.model.touched().size);
   protected readonly conflicts = computed(() => this.proposal().conflicts.length);
   private readonly all = computed<readonly Mover[]>(() => {
     const { sections, totals } = this.model.engine.impact();

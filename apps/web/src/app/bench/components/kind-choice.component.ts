@@ -1,6 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { KIND_CODES, KINDS, nameKey, type Element, type KindCode } from '@iunctus/core';
+import { watchListKeys } from './list-keys';
 import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
@@ -31,13 +43,13 @@ const choiceOf = (code: KindCode): Choice | null =>
   imports: [FormsModule, AutoComplete, ElementMarkComponent],
   template: `
     <p-autocomplete
+      #list
       [ngModel]="value()"
       (ngModelChange)="take($event)"
       [suggestions]="found()"
       (completeMethod)="search($event)"
       optionLabel="name"
       dataKey="code"
-      [completeOnFocus]="true"
       [autoOptionFocus]="true"
       [forceSelection]="true"
       [delay]="0"
@@ -79,7 +91,10 @@ export class KindChoiceComponent {
     return [...own, ...CHOICES.filter(({ element }) => element !== near)];
   });
 
+  private readonly list = viewChild.required<AutoComplete>('list');
+
   constructor() {
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, () => this.list());
     effect(() => this.value.set(choiceOf(this.kind())));
   }
 

@@ -1,6 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { eachNode, nodeOf, planMoveUnder, titleOf, type AccountId, type Refusal } from '@iunctus/core';
-import { applyAll } from '@iunctus/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  output,
+  signal,
+} from '@angular/core';
+import {
+  applyAll,
+  eachNode,
+  nodeOf,
+  planMoveUnder,
+  titleOf,
+  type AccountId,
+  type Refusal,
+} from '@iunctus/core';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
@@ -35,7 +51,9 @@ import { SheetComponent } from './sheet.component';
             }
           </ul>
         }
-        <button class="button primary" [disabled]="effects().length === 0 || refusal() !== null">Move</button>
+        <button class="button primary" [disabled]="effects().length === 0 || refusal() !== null">
+          Move
+        </button>
       </form>
     </iu-sheet>
   `,
@@ -71,6 +89,12 @@ export class MoveSheetComponent {
     const nodes = node === undefined ? [] : [...eachNode([node])];
     return new Set(nodes.map(({ account }) => account.id));
   });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef);
+    afterNextRender(() => host.nativeElement.querySelector('input')?.focus());
+  }
+
   private readonly operations = computed(() => {
     const [id, parentId] = [this.model.cursor(), this.target()];
     return id === null || parentId === undefined

@@ -31,8 +31,24 @@ import { benchFeature } from '../state/bench.feature';
             </button>
           }
           <form (ngSubmit)="chooseMonths() && panel.hide()">
-            <label>From <input class="text" type="month" name="first" [ngModel]="chosen.first" (ngModelChange)="first.set($event)" /></label>
-            <label>to <input class="text" type="month" name="last" [ngModel]="chosen.last" (ngModelChange)="last.set($event)" /></label>
+            <label
+              >From
+              <input
+                class="text"
+                type="month"
+                name="first"
+                [ngModel]="chosen.first"
+                (ngModelChange)="first.set($event)"
+            /></label>
+            <label
+              >to
+              <input
+                class="text"
+                type="month"
+                name="last"
+                [ngModel]="chosen.last"
+                (ngModelChange)="last.set($event)"
+            /></label>
             <button class="button small">Show</button>
           </form>
           @if (wrong()) {

@@ -71,7 +71,9 @@ export class ReviewSheetComponent {
 
   protected drop({ stepId, index }: Line): void {
     const dropped = dropOperation(this.model.base(), this.model.steps(), { stepId, index });
-    const names = dropped.dependents.map((operation) => operationWords(operation, this.model.chart()));
+    const names = dropped.dependents.map((operation) =>
+      operationWords(operation, this.model.chart()),
+    );
     this.gone.set(names.length === 0 ? '' : `Dropped with it: ${names.join('; ')}`);
     this.store.dispatch(BenchPageActions.operationDropped({ steps: dropped.steps }));
   }

@@ -1,9 +1,10 @@
+import { CdkTrapFocus } from '@angular/cdk/a11y';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
-  ElementRef,
+  type ElementRef,
   inject,
   Injector,
   input,
@@ -60,6 +61,7 @@ import { KindChoiceComponent } from './kind-choice.component';
     <iu-kind-choice [kind]="draft().kind" [near]="element()" (chosen)="chooseKind($event)" />
   `,
   styleUrl: './row-editor.component.css',
+  hostDirectives: [CdkTrapFocus],
   host: {
     '(keydown)': 'onKey($event)',
   },
@@ -115,7 +117,11 @@ export class RowEditorComponent {
       element: KINDS[kind].element,
     });
     const renumbered = !this.numberTyped && number.ok ? { number: number.number } : {};
-    this.edit({ parentId, ...renumbered, ...(adding === null ? {} : { adding: { afterId, number } }) });
+    this.edit({
+      parentId,
+      ...renumbered,
+      ...(adding === null ? {} : { adding: { afterId, number } }),
+    });
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -19,7 +19,12 @@ export const SEAM_WIDTH = 78;
         />
         @if (curve.selected) {
           <circle cx="2.5" [attr.cy]="curve.y1" r="3.5" [class.changed]="curve.changed" />
-          <circle [attr.cx]="width - 2.5" [attr.cy]="curve.y2" r="3.5" [class.changed]="curve.changed" />
+          <circle
+            [attr.cx]="width - 2.5"
+            [attr.cy]="curve.y2"
+            r="3.5"
+            [class.changed]="curve.changed"
+          />
         }
       }
     </svg>

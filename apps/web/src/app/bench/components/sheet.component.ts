@@ -17,7 +17,9 @@ import { Sheets } from '../model/sheets';
     >
       <header>
         <h3>{{ heading() }}</h3>
-        <button class="button quiet small" type="button" (click)="sheets.close()">Close <kbd>Esc</kbd></button>
+        <button class="button quiet small" type="button" (click)="sheets.close()">
+          Close <kbd>Esc</kbd>
+        </button>
       </header>
       <div class="content"><ng-content /></div>
     </section>

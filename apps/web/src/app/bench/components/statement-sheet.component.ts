@@ -1,9 +1,14 @@
-import { CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import {
+  CdkFixedSizeVirtualScroll,
+  CdkVirtualForOf,
+  CdkVirtualScrollViewport,
+} from '@angular/cdk/scrolling';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   inject,
   output,
   signal,
@@ -72,9 +77,14 @@ export class StatementSheetComponent {
   });
 
   constructor() {
+    const destroyed = inject(DestroyRef);
     afterNextRender(() => {
-      this.viewport().elementScrolled().subscribe(() => this.tellSight());
-      new ResizeObserver(() => this.tellSight()).observe(this.viewport().elementRef.nativeElement);
+      this.viewport()
+        .elementScrolled()
+        .subscribe(() => this.tellSight());
+      const observer = new ResizeObserver(() => this.tellSight());
+      observer.observe(this.viewport().elementRef.nativeElement);
+      destroyed.onDestroy(() => observer.disconnect());
     });
   }
 

@@ -10,6 +10,7 @@ import {
   eachNode,
   emptyChart,
   leadsTo,
+  matches,
   nodeOf,
   nodesTo,
   parentIdOf,
@@ -63,10 +64,7 @@ export class BenchModel {
     return chartFrom(adopted.accounts, adopted.settings, new Set(adopted.posted));
   });
 
-  private readonly track = linkedSignal<
-    { base: Chart; steps: readonly ProposalStep[] },
-    Track
-  >({
+  private readonly track = linkedSignal<{ base: Chart; steps: readonly ProposalStep[] }, Track>({
     source: () => ({ base: this.base(), steps: this.steps() }),
     computation: ({ base, steps }, previous) => {
       const before = previous?.value;
@@ -97,9 +95,14 @@ export class BenchModel {
     source: () => this.rows(),
     computation: (_rows, previous) => {
       const kept = previous?.value ?? null;
-      if (kept !== null && accountOf(this.chart(), kept) !== undefined) return kept;
-      const first = this.rows().find((row) => row.type === 'account');
-      return first?.type === 'account' ? first.node.account.id : null;
+      const filter = this.filter();
+      const nodes = this.rows().flatMap((row) => (row.type === 'account' ? row.node : []));
+      const fitting = filter === '' ? nodes : nodes.filter((node) => matches(node, filter));
+      const stays =
+        kept !== null &&
+        accountOf(this.chart(), kept) !== undefined &&
+        (filter === '' || fitting.some(({ account }) => account.id === kept));
+      return stays ? kept : ((fitting[0] ?? nodes[0])?.account.id ?? null);
     },
   });
   readonly selected = computed(() => {

@@ -98,4 +98,3 @@ export const draftOperations = (chart: Chart, draft: Draft): readonly Operation[
       : [{ type: 'editField', id, field: 'name', value: after.name } satisfies Operation]),
   ];
 };
-

@@ -2,7 +2,8 @@ import type { VisibleRow } from '@iunctus/core';
 import type { Draft } from './draft';
 
 /** A row of the list: as the core gives it, or the draft of a new account. */
-export type ListedRow = VisibleRow | { readonly type: 'draft'; readonly draft: Draft; readonly level: number };
+export type ListedRow =
+  VisibleRow | { readonly type: 'draft'; readonly draft: Draft; readonly level: number };
 
 /** What tells a row from all others. */
 export const rowIdOf = (row: ListedRow): string => {
@@ -26,8 +27,7 @@ const placeOf = (rows: readonly VisibleRow[], draft: Draft): { at: number; level
   const find = (id: string | null | undefined): number =>
     id === null || id === undefined ? -1 : rows.findIndex((row) => rowIdOf(row) === id);
   const neighbour = find(draft.adding?.afterId);
-  if (neighbour >= 0)
-    return { at: endOfBranch(rows, neighbour), level: levelAt(rows, neighbour) };
+  if (neighbour >= 0) return { at: endOfBranch(rows, neighbour), level: levelAt(rows, neighbour) };
   const parent = find(draft.parentId);
   if (parent >= 0) return { at: parent + 1, level: levelAt(rows, parent) + 1 };
   return { at: rows.length, level: 1 };

@@ -3,7 +3,7 @@ import {
   Component,
   computed,
   effect,
-  ElementRef,
+  type ElementRef,
   inject,
   signal,
   viewChild,
@@ -15,7 +15,11 @@ import { statementOf, type StatementCode } from '@iunctus/core';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { AccountSheetComponent } from '../components/account-sheet.component';
-import { ChartTreeComponent, ROW_HEIGHT, type RowsInSight } from '../components/chart-tree.component';
+import {
+  ChartTreeComponent,
+  ROW_HEIGHT,
+  type RowsInSight,
+} from '../components/chart-tree.component';
 import { FootBarComponent } from '../components/foot-bar.component';
 import { KeysSheetComponent } from '../components/keys-sheet.component';
 import { MoveSheetComponent } from '../components/move-sheet.component';

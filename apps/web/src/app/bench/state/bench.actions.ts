@@ -1,5 +1,5 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { BalancesAnswer, BenchAnswer, ClientAnswer } from '@iunctus/contract';
+import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
 import type { Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 
@@ -24,15 +24,14 @@ export const BenchPageActions = createActionGroup({
 export const BenchApiActions = createActionGroup({
   source: 'Bench API',
   events: {
-    'Bench Loaded': props<{ bench: BenchAnswer }>(),
+    'Bench Loaded': props<{ client: ClientAnswer; chart: BenchChart }>(),
     'Chart Missing': props<{ client: ClientAnswer }>(),
     'Bench Load Failed': props<{ problem: ApiProblem }>(),
-    'Chart Created': props<{ clientId: string; steps: readonly ProposalStep[] }>(),
     'Balances Loaded': props<{ balances: BalancesAnswer }>(),
     'Balances Load Failed': props<{ problem: ApiProblem }>(),
     'Proposal Saved': props<{ version: number; edits: number }>(),
     'Proposal Save Failed': props<{ problem: ApiProblem }>(),
-    'Proposal Overtaken': props<{ bench: BenchAnswer }>(),
+    'Proposal Overtaken': props<{ client: ClientAnswer; chart: BenchChart }>(),
     Adopted: props<{ revision: number }>(),
     'Adopt Failed': props<{ problem: ApiProblem }>(),
     'Take Back Prepared': props<{ revision: number; step: ProposalStep | null; left: number }>(),

@@ -13,32 +13,27 @@ import {
   switchMap,
   withLatestFrom,
 } from 'rxjs';
+import type { BenchAnswer } from '@iunctus/contract';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
 import { BenchApiActions, BenchPageActions } from './bench.actions';
 import { benchFeature, type BenchState } from './bench.feature';
 
-const missingOrFailed = (api: ApiService, clientId: string, error: unknown) => {
-  const problem = problemOf(error);
-  if (problem.code !== 'notFound') return of(BenchApiActions.benchLoadFailed({ problem }));
-  return api.client(clientId).pipe(
-    map((client) => BenchApiActions.chartMissing({ client })),
-    catchError((reason: unknown) =>
-      of(BenchApiActions.benchLoadFailed({ problem: problemOf(reason) })),
-    ),
-  );
-};
+const loadedOrMissing = ({ client, chart }: BenchAnswer) =>
+  chart === null
+    ? BenchApiActions.chartMissing({ client })
+    : BenchApiActions.benchLoaded({ client, chart });
 
-/** Fetches a client's chart and proposal; a client without a chart is told apart from one that is not there. */
+const loadFailed = (error: unknown) =>
+  of(BenchApiActions.benchLoadFailed({ problem: problemOf(error) }));
+
+/** Fetches a client's chart and proposal. */
 export const loadBench$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService)) =>
     actions$.pipe(
       ofType(BenchPageActions.clientOpened),
       switchMap(({ clientId }) =>
-        api.bench(clientId).pipe(
-          map((bench) => BenchApiActions.benchLoaded({ bench })),
-          catchError((error: unknown) => missingOrFailed(api, clientId, error)),
-        ),
+        api.bench(clientId).pipe(map(loadedOrMissing), catchError(loadFailed)),
       ),
     ),
   { functional: true },
@@ -53,12 +48,10 @@ export const beginChart$ = createEffect(
         api.beginChart(clientId).pipe(
           switchMap(() => api.bench(clientId)),
           switchMap((bench) => [
-            BenchApiActions.benchLoaded({ bench }),
+            loadedOrMissing(bench),
             ...steps.map((step) => BenchPageActions.stepProposed({ step })),
           ]),
-          catchError((error: unknown) =>
-            of(BenchApiActions.benchLoadFailed({ problem: problemOf(error) })),
-          ),
+          catchError(loadFailed),
         ),
       ),
     ),
@@ -84,11 +77,17 @@ export const loadBalances$ = createEffect(
   { functional: true },
 );
 
-const save = (api: ApiService, state: BenchState): Observable<ReturnType<
-  | typeof BenchApiActions.proposalSaved
-  | typeof BenchApiActions.proposalSaveFailed
-  | typeof BenchApiActions.proposalOvertaken
->> => {
+const save = (
+  api: ApiService,
+  state: BenchState,
+): Observable<
+  ReturnType<
+    | typeof BenchApiActions.proposalSaved
+    | typeof BenchApiActions.proposalSaveFailed
+    | typeof BenchApiActions.proposalOvertaken
+    | typeof BenchApiActions.chartMissing
+  >
+> => {
   const { clientId, adopted, proposal } = state;
   if (clientId === null || adopted === null) return EMPTY;
   const request = {
@@ -104,7 +103,11 @@ const save = (api: ApiService, state: BenchState): Observable<ReturnType<
       if (problem.code !== 'staleProposal')
         return of(BenchApiActions.proposalSaveFailed({ problem }));
       return api.bench(clientId).pipe(
-        map((bench) => BenchApiActions.proposalOvertaken({ bench })),
+        map(({ client, chart }) =>
+          chart === null
+            ? BenchApiActions.chartMissing({ client })
+            : BenchApiActions.proposalOvertaken({ client, chart }),
+        ),
         catchError((reason: unknown) =>
           of(BenchApiActions.proposalSaveFailed({ problem: problemOf(reason) })),
         ),

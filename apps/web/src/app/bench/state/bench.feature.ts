@@ -1,7 +1,6 @@
 import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
-import type { BalancesAnswer, BenchAnswer, ClientAnswer } from '@iunctus/contract';
+import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
 import {
-  addMonths,
   namedPeriod,
   type AccountRecord,
   type ChartSettings,
@@ -76,7 +75,7 @@ const initial: BenchState = {
   notice: null,
 };
 
-const adoptedOf = (bench: BenchAnswer): AdoptedChart => ({
+const adoptedOf = (bench: BenchChart): AdoptedChart => ({
   revision: bench.revision,
   settings: bench.settings,
   accounts: bench.accounts,
@@ -84,7 +83,7 @@ const adoptedOf = (bench: BenchAnswer): AdoptedChart => ({
 });
 
 const periodOf = (client: ClientAnswer): Period => {
-  const latest = client.latestMonth ?? addMonths(new Date().toISOString().slice(0, 7), 0);
+  const latest = client.latestMonth ?? new Date().toISOString().slice(0, 7);
   return namedPeriod('yearToDate', latest, client.fiscalYearStart);
 };
 
@@ -94,20 +93,20 @@ const edited = (proposal: ProposalState, change: Partial<ProposalState>): Propos
   edits: proposal.edits + 1,
 });
 
-const opened = (state: BenchState, bench: BenchAnswer): BenchState => ({
+const opened = (state: BenchState, client: ClientAnswer, chart: BenchChart): BenchState => ({
   ...state,
   load: { status: 'ready' },
-  clientId: bench.client.id,
-  client: bench.client,
-  adopted: adoptedOf(bench),
-  period: state.client?.id === bench.client.id && state.period ? state.period : periodOf(bench.client),
+  clientId: client.id,
+  client,
+  adopted: adoptedOf(chart),
+  period: state.client?.id === client.id && state.period ? state.period : periodOf(client),
   adopting: false,
   proposal: {
     ...EMPTY,
-    version: bench.proposal.version,
-    steps: bench.proposal.steps,
-    conflicts: bench.proposal.conflicts,
-    savedIds: bench.proposal.steps.map(({ id }) => id),
+    version: chart.proposal.version,
+    steps: chart.proposal.steps,
+    conflicts: chart.proposal.conflicts,
+    savedIds: chart.proposal.steps.map(({ id }) => id),
   },
 });
 
@@ -120,7 +119,7 @@ export const benchFeature = createFeature({
       clientId,
       load: { status: 'loading' } as const,
     })),
-    on(BenchApiActions.benchLoaded, (state, { bench }) => opened(state, bench)),
+    on(BenchApiActions.benchLoaded, (state, { client, chart }) => opened(state, client, chart)),
     on(BenchApiActions.chartMissing, (state, { client }) => ({
       ...state,
       client,
@@ -130,7 +129,10 @@ export const benchFeature = createFeature({
       ...state,
       load: { status: 'failed', problem } as const,
     })),
-    on(BenchPageActions.chartBegun, (state) => ({ ...state, load: { status: 'loading' } as const })),
+    on(BenchPageActions.chartBegun, (state) => ({
+      ...state,
+      load: { status: 'loading' } as const,
+    })),
     on(BenchPageActions.stepProposed, (state, { step }) => ({
       ...state,
       proposal: edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
@@ -187,12 +189,12 @@ export const benchFeature = createFeature({
       ...state,
       proposal: { ...state.proposal, saveProblem: problem },
     })),
-    on(BenchApiActions.proposalOvertaken, (state, { bench }) => ({
+    on(BenchApiActions.proposalOvertaken, (state, { client, chart }) => ({
       ...state,
-      adopted: adoptedOf(bench),
-      client: bench.client,
+      adopted: adoptedOf(chart),
+      client,
       notice: { type: 'merged' } as const,
-      proposal: edited(state.proposal, mergeSteps(state.proposal, bench)),
+      proposal: edited(state.proposal, mergeSteps(state.proposal, chart)),
     })),
     on(BenchPageActions.adoptRequested, (state) => ({ ...state, adopting: true })),
     on(BenchApiActions.adopted, (state, { revision }) => ({

@@ -1,4 +1,4 @@
-import type { BenchAnswer } from '@iunctus/contract';
+import type { BenchChart } from '@iunctus/contract';
 import { chartFrom, replay, type Conflict, type ProposalStep } from '@iunctus/core';
 
 interface Own {
@@ -18,7 +18,7 @@ interface Merged {
  * This window's proposal on top of the one that another window stored meanwhile: the stored steps
  * first, then the steps made here that were never stored. What does not fit becomes a conflict.
  */
-export const mergeSteps = (own: Own, bench: BenchAnswer): Merged => {
+export const mergeSteps = (own: Own, bench: BenchChart): Merged => {
   const stored = new Set([...own.savedIds, ...bench.proposal.steps.map(({ id }) => id)]);
   const unsaved = own.steps.filter(({ id }) => !stored.has(id));
   const base = chartFrom(bench.accounts, bench.settings, new Set(bench.posted));

@@ -1,7 +1,13 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { NewClientRequest } from '@iunctus/contract';
-import { INDUSTRIES, INDUSTRY_CODES, LEGAL_FORMS, type IndustryCode, type LegalForm } from '@iunctus/core';
+import {
+  INDUSTRIES,
+  INDUSTRY_CODES,
+  LEGAL_FORMS,
+  type IndustryCode,
+  type LegalForm,
+} from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -33,19 +39,43 @@ const COUNTRIES = [
         </label>
         <label class="field">
           <span>Legal form</span>
-          <p-select formControlName="legalForm" [options]="legalForms" optionLabel="label" optionValue="value" appendTo="body" />
+          <p-select
+            formControlName="legalForm"
+            [options]="legalForms"
+            optionLabel="label"
+            optionValue="value"
+            appendTo="body"
+          />
         </label>
         <label class="field">
           <span>Trade</span>
-          <p-select formControlName="industry" [options]="industries" optionLabel="label" optionValue="value" appendTo="body" />
+          <p-select
+            formControlName="industry"
+            [options]="industries"
+            optionLabel="label"
+            optionValue="value"
+            appendTo="body"
+          />
         </label>
         <label class="field">
           <span>Country</span>
-          <p-select formControlName="country" [options]="countries" optionLabel="label" optionValue="value" appendTo="body" />
+          <p-select
+            formControlName="country"
+            [options]="countries"
+            optionLabel="label"
+            optionValue="value"
+            appendTo="body"
+          />
         </label>
         <label class="field">
           <span>Fiscal year begins in</span>
-          <p-select formControlName="fiscalYearStart" [options]="months" optionLabel="label" optionValue="value" appendTo="body" />
+          <p-select
+            formControlName="fiscalYearStart"
+            [options]="months"
+            optionLabel="label"
+            optionValue="value"
+            appendTo="body"
+          />
         </label>
       </div>
       @let state = addition();

@@ -20,7 +20,13 @@ import { sessionFeature } from '../state/session.feature';
         <form [formGroup]="form" (ngSubmit)="submit()">
           <label class="field">
             <span>E-mail address</span>
-            <input pInputText type="email" formControlName="email" autocomplete="username" autofocus />
+            <input
+              pInputText
+              type="email"
+              formControlName="email"
+              autocomplete="username"
+              autofocus
+            />
           </label>
           <label class="field">
             <span>Password</span>
@@ -82,8 +88,6 @@ export class SignInPage {
 
   protected submit(): void {
     if (this.form.invalid) return;
-    this.store.dispatch(
-      SessionPageActions.signInSubmitted({ request: this.form.getRawValue() }),
-    );
+    this.store.dispatch(SessionPageActions.signInSubmitted({ request: this.form.getRawValue() }));
   }
 }

@@ -12,13 +12,21 @@ import { sessionFeature } from '../state/session.feature';
   imports: [Popover],
   template: `
     @if (session(); as found) {
-      <button class="round" type="button" aria-haspopup="menu" [attr.aria-label]="found.user.name" (click)="panel.toggle($event)">
+      <button
+        class="round"
+        type="button"
+        aria-haspopup="menu"
+        [attr.aria-label]="found.user.name"
+        (click)="panel.toggle($event)"
+      >
         {{ initials() }}
       </button>
       <p-popover #panel>
         <div class="panel">
           <p>
-            <strong>{{ found.user.name }}</strong><br /><span class="muted">{{ found.practice.name }}</span>
+            <strong>{{ found.user.name }}</strong><br /><span class="muted">{{
+              found.practice.name
+            }}</span>
           </p>
           <button class="button quiet" type="button" (click)="theme.toggle()">
             {{ theme.dark() ? 'Light paper' : 'Dark paper' }}

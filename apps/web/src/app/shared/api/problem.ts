@@ -3,7 +3,8 @@ import { Problem } from '@iunctus/contract';
 import * as v from 'valibot';
 
 /** Why a request came to nothing: the server's word, or that it could not be reached or understood. */
-export type ApiProblem = Problem | { readonly code: 'unreachable' } | { readonly code: 'unreadable' };
+export type ApiProblem =
+  Problem | { readonly code: 'unreachable' } | { readonly code: 'unreadable' };
 
 /** The problem that a failed request stands for. */
 export const problemOf = (error: unknown): ApiProblem => {

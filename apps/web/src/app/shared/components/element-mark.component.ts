@@ -12,7 +12,15 @@ import type { Element } from '@iunctus/core';
           <rect width="9" height="9" fill="var(--asset)" />
         }
         @case ('liability') {
-          <rect x="1" y="1" width="7" height="7" fill="none" stroke="var(--liability)" stroke-width="2" />
+          <rect
+            x="1"
+            y="1"
+            width="7"
+            height="7"
+            fill="none"
+            stroke="var(--liability)"
+            stroke-width="2"
+          />
         }
         @case ('equity') {
           <path d="M4.5 0 9 4.5 4.5 9 0 4.5z" fill="var(--equity)" />
@@ -24,7 +32,14 @@ import type { Element } from '@iunctus/core';
           <path d="M0 0h9L4.5 9z" fill="var(--expense)" />
         }
         @default {
-          <circle cx="4.5" cy="4.5" r="3.5" fill="none" stroke="var(--memorandum)" stroke-width="1.6" />
+          <circle
+            cx="4.5"
+            cy="4.5"
+            r="3.5"
+            fill="none"
+            stroke="var(--memorandum)"
+            stroke-width="1.6"
+          />
         }
       }
     </svg>

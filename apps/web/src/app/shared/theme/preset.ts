@@ -69,6 +69,32 @@ const scheme = {
   },
 };
 
+const toggle = {
+  root: {
+    background: 'var(--rule)',
+    hoverBackground: 'var(--ink-3)',
+    checkedBackground: 'var(--plum-2)',
+    checkedHoverBackground: 'var(--plum-2)',
+    disabledBackground: 'var(--rule-soft)',
+  },
+  handle: {
+    background: 'var(--sheet)',
+    hoverBackground: 'var(--sheet)',
+    checkedBackground: 'var(--on-plum)',
+    checkedHoverBackground: 'var(--on-plum)',
+    disabledBackground: 'var(--ink-3)',
+  },
+};
+
+const note = (colour: 'good' | 'bad') => ({
+  background: `var(--${colour}-wash)`,
+  borderColor: `var(--${colour})`,
+  color: `var(--${colour})`,
+  detailColor: `var(--${colour})`,
+  shadow: 'var(--lift-2)',
+});
+const toast = { success: note('good'), error: note('bad') };
+
 /** The library's controls in our colours: its tokens point at our own custom properties. */
 export const IUNCTUS_PRESET = definePreset(Aura, {
   semantic: {
@@ -76,5 +102,9 @@ export const IUNCTUS_PRESET = definePreset(Aura, {
     formField: { paddingX: '10px', paddingY: '5px', borderRadius: '7px' },
     focusRing: { width: '2px', style: 'solid', color: 'var(--focus)', offset: '1px' },
     colorScheme: { light: scheme, dark: scheme },
+  },
+  components: {
+    toggleswitch: { colorScheme: { light: toggle, dark: toggle } },
+    toast: { colorScheme: { light: toast, dark: toast } },
   },
 });

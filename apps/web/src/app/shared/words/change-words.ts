@@ -1,10 +1,4 @@
-import {
-  accountOf,
-  type AccountChange,
-  type Chart,
-  type Former,
-  KINDS,
-} from '@iunctus/core';
+import { accountOf, type AccountChange, type Chart, type Former, KINDS } from '@iunctus/core';
 
 const parentWords = (parentId: string | null, before: Chart): string =>
   parentId === null

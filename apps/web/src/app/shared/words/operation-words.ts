@@ -43,7 +43,7 @@ export const operationWords = (operation: Operation, ...charts: readonly Chart[]
     case 'moveNode':
       return `${own} moved ${under(operation.parentId, charts)}`;
     case 'changeKind':
-      return `${own} made ${KINDS[operation.kind].name}`;
+      return `${own} given the kind ${KINDS[operation.kind].name}`;
     case 'changeRole':
       return `${own} made a ${operation.role === 'heading' ? 'heading' : 'posting account'}`;
     case 'retire':

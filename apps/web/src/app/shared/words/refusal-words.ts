@@ -40,6 +40,8 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
       return `${own} cannot stand under ${other}, which stands below it. Move ${other} out first.`;
     case 'elementDiffers':
       return elementClash(refusal, other, charts);
+    case 'numberMissing':
+      return 'The account has no number. Type a free one that fits between its neighbours.';
     case 'numberTaken':
       return `Number ${refusal.value} is taken by ${other}. Choose a free number.`;
     case 'numberMalformed':

@@ -1,0 +1,60 @@
+const only = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
+
+/** The arrows of docs/architecture.md: core ← contract ← apps; nothing imports an app. */
+module.exports = {
+  forbidden: [
+    only('no-circles', {}, { circular: true }, 'Modules depend on one another one way.'),
+    only(
+      'core-stands-alone',
+      { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' },
+      { pathNot: '^packages/core/src' },
+      'The core imports nothing but its own files.',
+    ),
+    only(
+      'contract-knows-core',
+      { path: '^packages/contract/src', pathNot: '\\.test\\.ts$' },
+      { pathNot: '^packages/(core|contract)/src|node_modules/valibot' },
+      'The contract imports the core and its schema library.',
+    ),
+    only(
+      'no-app-is-imported',
+      { path: '^packages' },
+      { path: '^apps' },
+      'Packages do not know the apps.',
+    ),
+    only(
+      'server-and-web-apart',
+      { path: '^apps/server' },
+      { path: '^apps/web' },
+      'Apps do not know each other.',
+    ),
+    only(
+      'web-and-server-apart',
+      { path: '^apps/web' },
+      { path: '^apps/server|node_modules/(pg|express)' },
+      'Apps do not know each other.',
+    ),
+    only(
+      'controls-stay-in-components',
+      { path: '^apps/web/src/app', pathNot: 'app\\.config|/components/|/pages/|shared/theme' },
+      { path: 'node_modules/primeng' },
+      'The control library stays in components and pages.',
+    ),
+    only(
+      'queries-open-no-transaction',
+      { path: 'apps/server/src/.*\\.queries\\.ts$' },
+      { path: '\\.(service|routes)\\.ts$', dependencyTypesNot: ['type-only'] },
+      'Queries are called by services, not the other way round.',
+    ),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+      extensions: ['.ts', '.js', '.mjs'],
+    },
+  },
+};

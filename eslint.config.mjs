@@ -1,0 +1,86 @@
+import angular from 'angular-eslint';
+import prettier from 'eslint-config-prettier';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  {
+    ignores: [
+      '**/dist/',
+      '**/node_modules/',
+      '**/.angular/',
+      '.data/',
+      '.cache/',
+      '**/*.mjs',
+      '**/*.cjs',
+    ],
+  },
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strict],
+    languageOptions: { parserOptions: { projectService: false } },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', prefer: 'type-imports' },
+      ],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/no-extraneous-class': 'off',
+      'max-params': ['error', 4],
+      'max-lines': ['error', { max: 420, skipBlankLines: true, skipComments: true }],
+      'no-console': 'error',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'packages/core/src/testing/**'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'setTimeout',
+        'crypto',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core has no clock.' },
+        { object: 'Math', property: 'random', message: 'The core draws no lots.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date']", message: 'The core has no clock.' },
+      ],
+    },
+  },
+  {
+    files: ['apps/web/src/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/component-class-suffix': 'off',
+      '@angular-eslint/component-selector': [
+        'error',
+        { type: 'element', prefix: 'iu', style: 'kebab-case' },
+      ],
+    },
+  },
+  {
+    files: ['apps/web/src/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+    rules: {
+      // Rows and lines are worked by keyboard through the grid that holds them.
+      '@angular-eslint/template/click-events-have-key-events': 'off',
+      '@angular-eslint/template/interactive-supports-focus': 'off',
+      '@angular-eslint/template/no-autofocus': 'off',
+      '@angular-eslint/template/label-has-associated-control': 'off',
+    },
+  },
+  prettier,
+);
