@@ -16,16 +16,23 @@ const node = (name, folder, more = {}) => ({
   testMatch: ['**/*.test.ts'],
   extensionsToTreatAsEsm: [],
   transform: { '^.+\\.[tj]sx?$': swc('es2022') },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-hierarchy)/)'],
+  transformIgnorePatterns: ['/node_modules/'],
   ...more,
 });
 
 export default {
   projects: [
-    node('core', 'packages/core'),
+    node('core', 'packages/core', {
+      moduleNameMapper: {
+        '^d3-hierarchy$': '<rootDir>/../../node_modules/d3-hierarchy/dist/d3-hierarchy.js',
+      },
+    }),
     node('contract', 'packages/contract'),
-    node('server', 'apps/server'),
-    node('demo', 'demo'),
+    node('server', 'apps/server', {
+      globalSetup: '<rootDir>/test/start-postgres.cjs',
+      globalTeardown: '<rootDir>/test/stop-postgres.cjs',
+      testTimeout: 30000,
+    }),
     '<rootDir>/apps/web',
   ],
 };

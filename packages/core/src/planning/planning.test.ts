@@ -1,0 +1,204 @@
+import type { Chart } from '../chart/chart';
+import { changeOf } from '../chart/compare';
+import { visibleRows, type View, type VisibleRow } from '../chart/visible-rows';
+import { applyAll } from '../operations/apply';
+import type { Operation } from '../operations/operation';
+import { aChart, outlineOf } from '../testing/a-chart';
+import { planChild, planMain, planSibling } from './plan-add';
+import { planMoveUnder, planRemoval, planStep } from './plan-move';
+
+const CHART = `
+1500 Equipment: [propertyAndEquipment]
+  1510 Press [propertyAndEquipment]
+  1590 Worn [accumulatedDepreciation]
+5000 Cost of sales:
+  5010 Fruit
+  5020 Bottles
+6000 People:
+  6010 Wages
+6300 Operating:
+  6310 Excise duty
+  6320 Licences
+`;
+
+const done = (chart: Chart, operations: readonly Operation[]): Chart => {
+  const outcome = applyAll(chart, operations);
+  if (!outcome.ok) throw new Error(outcome.refusal.code);
+  return outcome.chart;
+};
+
+describe('planning a new account', () => {
+  it('puts a sibling right after the cursor, of the same kind', () => {
+    expect(planSibling(aChart(CHART), '5010')).toMatchObject({
+      parentId: '5000',
+      afterId: '5010',
+      kind: 'costOfSales',
+      number: { ok: true, number: '5015' },
+    });
+  });
+
+  it('puts it before the contra when the cursor is on one, and takes no contra’s kind', () => {
+    expect(planSibling(aChart(CHART), '1590')).toMatchObject({
+      afterId: '1510',
+      kind: 'propertyAndEquipment',
+    });
+  });
+
+  it('puts a child last under the cursor, before any contra', () => {
+    expect(planChild(aChart(CHART), '1500')).toMatchObject({ parentId: '1500', afterId: '1510' });
+  });
+
+  it('begins an element with its first kind', () => {
+    expect(planMain(aChart(CHART), 'revenue')).toMatchObject({
+      parentId: null,
+      kind: 'saleOfGoods',
+      number: { ok: true, number: '4000' },
+    });
+  });
+});
+
+describe('planning a move under another account', () => {
+  it('gives the account the kind of its new siblings and a number among theirs', () => {
+    const operations = planMoveUnder(aChart(CHART), '6310', { parentId: '5000' });
+    expect(operations).toEqual([
+      { type: 'moveNode', id: '6310', parentId: '5000', afterId: '5020' },
+      { type: 'changeKind', id: '6310', kind: 'costOfSales' },
+      { type: 'renumber', id: '6310', number: '5030' },
+    ]);
+  });
+
+  it('leaves number and kind alone within one parent', () => {
+    const operations = planMoveUnder(aChart(CHART), '6310', { parentId: '6300', afterId: '6320' });
+    expect(operations.map(({ type }) => type)).toEqual(['moveNode']);
+  });
+
+  it('leaves the kind of a branch alone', () => {
+    const operations = planMoveUnder(aChart(CHART), '6000', { parentId: '5000' });
+    expect(operations.map(({ type }) => type)).toEqual(['moveNode', 'renumber']);
+  });
+});
+
+describe('moving by one step', () => {
+  const moved = (id: string, direction: Parameters<typeof planStep>[2]) => {
+    const chart = aChart(CHART);
+    const operations = planStep(chart, id, direction);
+    return operations === null ? null : outlineOf(done(chart, operations));
+  };
+
+  it('goes up and down among its siblings', () => {
+    expect(moved('5020', 'up')?.slice(3, 6)).toEqual([
+      '5000 Cost of sales',
+      '  5020 Bottles',
+      '  5010 Fruit',
+    ]);
+    expect(moved('5010', 'down')?.slice(3, 6)).toEqual([
+      '5000 Cost of sales',
+      '  5020 Bottles',
+      '  5010 Fruit',
+    ]);
+  });
+
+  it('goes deeper, under the sibling above', () => {
+    expect(moved('5020', 'deeper')?.slice(4, 6)).toEqual(['  5010 Fruit', '    5020 Bottles']);
+  });
+
+  it('goes shallower, right after its parent', () => {
+    expect(moved('5010', 'shallower')?.slice(3, 6)).toEqual([
+      '5000 Cost of sales',
+      '  5020 Bottles',
+      '5010 Fruit',
+    ]);
+  });
+
+  it('stays where there is nowhere to go', () => {
+    expect([moved('5010', 'up'), moved('5020', 'down'), moved('5010', 'deeper')]).toEqual([
+      null,
+      null,
+      null,
+    ]);
+    expect([moved('5000', 'shallower'), moved('5000', 'up')]).toEqual([null, null]);
+  });
+});
+
+describe('planning a removal', () => {
+  it('deletes what was never posted to and retires what was', () => {
+    const chart = aChart(CHART, { posted: ['6010'] });
+    expect(planRemoval(chart, '6320', '2026-10-31')).toEqual({ type: 'deleteAccount', id: '6320' });
+    expect(planRemoval(chart, '6010', '2026-10-31')).toEqual({
+      type: 'retire',
+      id: '6010',
+      on: '2026-10-31',
+    });
+  });
+
+  it('leaves it to the rules to refuse a heading with children', () => {
+    expect(planRemoval(aChart(CHART), '6000', '2026-10-31').type).toBe('deleteAccount');
+  });
+});
+
+describe('what a changed account was', () => {
+  const before = aChart(CHART);
+
+  it('tells number, parent and kind of a moved account', () => {
+    const after = done(before, planMoveUnder(before, '6310', { parentId: '5000' }));
+    expect(changeOf(before, after, '6310')).toEqual({
+      type: 'changed',
+      was: { number: '6310', kind: 'operatingExpense', parentId: '6300' },
+    });
+  });
+
+  it('is nothing for accounts that only stand beside a change', () => {
+    const after = done(before, planMoveUnder(before, '6310', { parentId: '5000' }));
+    expect(changeOf(before, after, '6320')).toBeNull();
+    expect(changeOf(before, after, '5020')).toBeNull();
+  });
+
+  it('tells a new place among the same siblings', () => {
+    const after = done(before, planStep(before, '5020', 'up') ?? []);
+    expect(changeOf(before, after, '5020')).toEqual({ type: 'changed', was: { place: true } });
+  });
+});
+
+describe('the rows of a chart as listed', () => {
+  const view = (more: Partial<View>): View => ({
+    depth: 1,
+    opened: new Set(),
+    closed: new Set(),
+    filter: '',
+    ...more,
+  });
+  const listed = (rows: readonly VisibleRow[]) =>
+    rows.map((row) => (row.type === 'element' ? row.element : (row.node.account.number ?? '')));
+
+  it('band the accounts by element, down to the depth', () => {
+    expect(listed(visibleRows(aChart(CHART), view({})))).toEqual([
+      'asset',
+      '1500',
+      'expense',
+      '5000',
+      '6000',
+      '6300',
+    ]);
+  });
+
+  it('open and close by hand, whatever the depth', () => {
+    const opened = visibleRows(aChart(CHART), view({ opened: new Set(['6000']) }));
+    expect(listed(opened)).toContain('6010');
+    const closed = visibleRows(aChart(CHART), view({ depth: 2, closed: new Set(['6000']) }));
+    expect(listed(closed)).not.toContain('6010');
+  });
+
+  it('filter by parts of number and name, with all above what is found', () => {
+    expect(listed(visibleRows(aChart(CHART), view({ filter: 'exc DUTY' })))).toEqual([
+      'expense',
+      '6300',
+      '6310',
+    ]);
+    expect(listed(visibleRows(aChart(CHART), view({ filter: '5020' })))).toEqual([
+      'expense',
+      '5000',
+      '5020',
+    ]);
+    expect(listed(visibleRows(aChart(CHART), view({ filter: 'nowhere' })))).toEqual([]);
+  });
+});
