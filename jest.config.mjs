@@ -31,8 +31,12 @@ export default {
     node('server', 'apps/server', {
       globalSetup: '<rootDir>/test/start-postgres.cjs',
       globalTeardown: '<rootDir>/test/stop-postgres.cjs',
-      testTimeout: 30000,
+      setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
     }),
     '<rootDir>/apps/web',
+    node('e2e', 'e2e', {
+      globalSetup: '<rootDir>/support/start-postgres.cjs',
+      setupFilesAfterEnv: ['<rootDir>/support/patience.ts'],
+    }),
   ],
 };

@@ -56,9 +56,10 @@ describe('access', () => {
 
   it('ends with signing out', async () => {
     const maren = await server.signedIn(MAREN);
-    expect((await maren.ask('GET', '/session')).status).toBe(200);
+    expect((await maren.ask('GET', '/session')).body).toMatchObject({ user: { email: MAREN } });
     await maren.ask('POST', '/sign-out', {});
-    expect((await maren.ask('GET', '/session')).status).toBe(401);
+    expect((await maren.ask('GET', '/session')).body).toBeNull();
+    expect((await maren.ask('GET', '/clients')).status).toBe(401);
   });
 
   it.each([

@@ -3,7 +3,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import type { BenchAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
-import type { Operation } from '@iunctus/core';
+import type { Operation, ProposalStep } from '@iunctus/core';
 import pg from 'pg';
 import { createApp } from '../src/app';
 import { migrate } from '../src/database/migrate';
@@ -151,7 +151,10 @@ export const nameOf = (chart: BenchChart, number: string): string | undefined =>
   chart.accounts.find((account) => account.number === number)?.name;
 
 /** One step of the given operations. */
-export const aStep = (...operations: Operation[]) => ({ id: randomUUID(), operations });
+export const aStep = (...operations: Operation[]): ProposalStep => ({
+  id: randomUUID(),
+  operations,
+});
 
 /** Renames an account. */
 export const rename = (id: string, value: string): Operation => ({

@@ -13,3 +13,7 @@ export const SessionAnswer = v.strictObject({
   practice: v.strictObject({ id: Id, name: v.string() }),
 });
 export type SessionAnswer = v.InferOutput<typeof SessionAnswer>;
+
+/** The same, or `null` when nobody is: an ordinary answer to a first visit. */
+export const WhoAnswer = v.nullable(SessionAnswer);
+export type WhoAnswer = v.InferOutput<typeof WhoAnswer>;

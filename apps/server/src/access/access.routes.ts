@@ -1,4 +1,4 @@
-import { SignInRequest, type SessionAnswer } from '@iunctus/contract';
+import { SignInRequest } from '@iunctus/contract';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import type pg from 'pg';
 import { answers, read } from '../http/handle';
@@ -30,7 +30,6 @@ export const gate =
     const session = await sessionOf(pool, tokenIn(request));
     if (session === undefined) throw new ProblemError({ code: 'notSignedIn' });
     response.locals['viewer'] = session.viewer;
-    response.locals['session'] = session.answer;
     next();
   };
 
@@ -49,8 +48,7 @@ export const accessRoutes = (pool: pg.Pool): Router => {
   });
   router.get(
     '/session',
-    gate(pool),
-    answers(async (_request, response) => response.locals['session'] as SessionAnswer),
+    answers(async (request) => (await sessionOf(pool, tokenIn(request)))?.answer ?? null),
   );
   return router;
 };

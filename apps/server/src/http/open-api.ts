@@ -12,6 +12,7 @@ import {
   SaveProposalRequest,
   SessionAnswer,
   SignInRequest,
+  WhoAnswer,
   UndoAnswer,
 } from '@iunctus/contract';
 import { toJsonSchema } from '@valibot/to-json-schema';
@@ -31,7 +32,7 @@ const CLIENT = '/api/clients/{clientId}';
 const ROUTES: readonly Route[] = [
   { method: 'post', path: '/api/sign-in', summary: 'Sign in', request: SignInRequest, answer: SessionAnswer },
   { method: 'post', path: '/api/sign-out', summary: 'Sign out' },
-  { method: 'get', path: '/api/session', summary: 'Who is signed in', answer: SessionAnswer },
+  { method: 'get', path: '/api/session', summary: 'Who is signed in', answer: WhoAnswer },
   { method: 'get', path: '/api/clients', summary: 'All clients of the practice', answer: ClientsAnswer },
   { method: 'post', path: '/api/clients', summary: 'Add a client', request: NewClientRequest, answer: ClientAnswer },
   { method: 'get', path: CLIENT, summary: 'One client', answer: ClientAnswer },

@@ -1,4 +1,4 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import {
   type ApplicationConfig,
   provideBrowserGlobalErrorListeners,
@@ -16,6 +16,7 @@ import * as historyEffects from './history/state/history.effects';
 import { historyFeature } from './history/state/history.feature';
 import { ROUTES } from './app.routes';
 import * as sessionEffects from './session/state/session.effects';
+import { expiredInterceptor } from './session/state/expired.interceptor';
 import { sessionFeature } from './session/state/session.feature';
 import { IUNCTUS_PRESET } from './shared/theme/preset';
 
@@ -23,7 +24,7 @@ export const APP_CONFIG: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([expiredInterceptor])),
     provideRouter(
       ROUTES,
       withComponentInputBinding(),

@@ -77,7 +77,10 @@ export class AccountChoiceComponent {
   private readonly list = viewChild.required<AutoComplete>('list');
 
   constructor() {
-    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, () => this.list());
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
+      list: () => this.list(),
+      takeBest: (typed) => this.takeBest(typed),
+    });
     effect(() => {
       const id = this.accountId();
       this.value.set(this.all().find((choice) => choice.id === id) ?? null);
@@ -85,14 +88,20 @@ export class AccountChoiceComponent {
   }
 
   protected search({ query }: AutoCompleteCompleteEvent): void {
-    const current = this.value();
-    const untouched = current !== null && typeof current === 'object' && query === current.title;
-    const words = untouched ? [''] : nameKey(query).split(' ');
-    this.found.set(
-      this.all()
-        .filter(({ key }) => words.every((word) => key.includes(word)))
-        .slice(0, 60),
-    );
+    const untouched = query === this.value()?.title;
+    this.found.set(this.matching(untouched ? '' : query).slice(0, 60));
+  }
+
+  private matching(query: string): Choice[] {
+    const words = nameKey(query).split(' ');
+    return this.all().filter(({ key }) => words.every((word) => key.includes(word)));
+  }
+
+  private takeBest(typed: string): boolean {
+    if (typed.trim() === '' || typed === this.value()?.title) return false;
+    const [best] = this.matching(typed);
+    if (best !== undefined) this.take(best);
+    return best !== undefined;
   }
 
   protected take(choice: Choice | string | null): void {

@@ -16,12 +16,12 @@ interface Mover {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="sum" aria-live="polite">
-      @if (changes() === 0) {
+      @if (changes() === 0 && conflicts() === 0) {
         <span class="muted"
           >No changes. <kbd>N</kbd> adds an account, <kbd>Enter</kbd> edits the row,
           <kbd>?</kbd> shows all keys.</span
         >
-      } @else {
+      } @else if (changes() > 0) {
         <span class="chip">{{ changes() }} {{ changes() === 1 ? 'change' : 'changes' }}</span>
         @for (mover of movers(); track mover.words) {
           <span class="mover"
@@ -37,9 +37,9 @@ interface Mover {
             ><span class="muted">Net profit</span> <span class="chip good">unchanged</span></span
           >
         }
-        @if (conflicts() > 0) {
-          <span class="chip bad">{{ conflicts() }} no longer fit</span>
-        }
+      }
+      @if (conflicts() > 0) {
+        <span class="chip bad">{{ conflicts() }} no longer fit</span>
       }
       <span
         class="chip"

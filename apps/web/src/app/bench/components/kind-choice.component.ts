@@ -94,17 +94,30 @@ export class KindChoiceComponent {
   private readonly list = viewChild.required<AutoComplete>('list');
 
   constructor() {
-    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, () => this.list());
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
+      list: () => this.list(),
+      takeBest: (typed) => this.takeBest(typed),
+    });
     effect(() => this.value.set(choiceOf(this.kind())));
   }
 
   protected search({ query }: AutoCompleteCompleteEvent): void {
     const untouched = query === this.value()?.name;
-    const words = untouched ? [''] : nameKey(query).split(' ');
+    this.found.set(untouched ? [...this.ordered()] : this.matching(query));
+  }
+
+  private matching(query: string): Choice[] {
+    const words = nameKey(query).split(' ');
     const fitting = this.ordered().filter(({ key }) => words.every((word) => key.includes(word)));
-    const starts = (choice: Choice): number =>
-      nameKey(choice.name).startsWith(words[0] ?? '') ? 0 : 1;
-    this.found.set(untouched ? fitting : fitting.sort((a, b) => starts(a) - starts(b)));
+    const begins = ({ name }: Choice): number => (nameKey(name).startsWith(nameKey(query)) ? 0 : 1);
+    return fitting.sort((a, b) => begins(a) - begins(b));
+  }
+
+  private takeBest(typed: string): boolean {
+    if (typed.trim() === '' || typed === this.value()?.name) return false;
+    const [best] = this.matching(typed);
+    if (best !== undefined) this.take(best);
+    return best !== undefined;
   }
 
   protected take(choice: Choice | string | null): void {

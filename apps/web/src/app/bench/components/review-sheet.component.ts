@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  signal,
+} from '@angular/core';
 import { Store } from '@ngrx/store';
 import {
   dropOperation,
@@ -39,6 +48,8 @@ const LISTED = 300;
 export class ReviewSheetComponent {
   private readonly model = inject(BenchModel);
   private readonly store = inject(Store);
+  private readonly injector = inject(Injector);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
   protected readonly adopting = this.store.selectSignal(benchFeature.selectAdopting);
   protected readonly conflicts = computed(() => this.proposal().conflicts);
@@ -75,7 +86,16 @@ export class ReviewSheetComponent {
       operationWords(operation, this.model.chart()),
     );
     this.gone.set(names.length === 0 ? '' : `Dropped with it: ${names.join('; ')}`);
+    const place = this.lines().findIndex((line) => line.stepId === stepId && line.index === index);
     this.store.dispatch(BenchPageActions.operationDropped({ steps: dropped.steps }));
+    afterNextRender(() => this.focusLine(place), { injector: this.injector });
+  }
+
+  /** The dropped line took the keyboard with it: goes on to the one that follows, or to the sheet. */
+  private focusLine(place: number): void {
+    const buttons = this.host.querySelectorAll<HTMLElement>('ol button');
+    const next = buttons[Math.min(place, buttons.length - 1)];
+    (next ?? this.host.querySelector<HTMLElement>('header button'))?.focus();
   }
 
   protected discard(): void {

@@ -12,6 +12,7 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { statementOf, type StatementCode } from '@iunctus/core';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { AccountSheetComponent } from '../components/account-sheet.component';
@@ -55,6 +56,7 @@ const ROWS_TOP = 45;
   imports: [
     AccountSheetComponent,
     ChartTreeComponent,
+    FocusFirstDirective,
     FootBarComponent,
     FormsModule,
     KeysSheetComponent,
@@ -177,7 +179,9 @@ export class BenchPage {
     const control = event.ctrlKey || event.metaKey;
     const key = event.key.toLowerCase();
     const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
-    if (control && key === 'enter') this.handle(event, () => this.adoptIfAny());
+    if (key === 'escape' && this.sheets.open() !== null)
+      this.handle(event, () => this.sheets.close());
+    else if (control && key === 'enter') this.handle(event, () => this.adoptIfAny());
     else if (control && key === 'z' && !typing) this.handle(event, () => this.undoOrRedo(event));
     else if (!control && !typing && key === 'r') this.handle(event, () => this.openSheet('review'));
   }

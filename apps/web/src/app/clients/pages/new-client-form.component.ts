@@ -10,6 +10,7 @@ import {
 } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import type { Loading } from '../../shared/loading';
 import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
@@ -25,14 +26,14 @@ const COUNTRIES = [
 @Component({
   selector: 'iu-new-client-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, InputText, Select, ProblemNoteComponent],
+  imports: [FocusFirstDirective, ReactiveFormsModule, InputText, Select, ProblemNoteComponent],
   template: `
     <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
       <h2>New client</h2>
       <div class="grid">
         <label class="field wide">
           <span>Name</span>
-          <input pInputText formControlName="name" maxlength="120" autofocus />
+          <input pInputText formControlName="name" maxlength="120" iuFocusFirst />
           @if (form.controls.name.touched && form.controls.name.invalid) {
             <small class="error">Type the client’s name.</small>
           }

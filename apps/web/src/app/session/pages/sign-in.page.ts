@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { SessionPageActions } from '../state/session.actions';
 import { sessionFeature } from '../state/session.feature';
@@ -10,7 +11,7 @@ import { sessionFeature } from '../state/session.feature';
 @Component({
   selector: 'iu-sign-in-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, InputText, ProblemNoteComponent],
+  imports: [FocusFirstDirective, ReactiveFormsModule, InputText, ProblemNoteComponent],
   template: `
     <main>
       <section aria-labelledby="title">
@@ -25,7 +26,7 @@ import { sessionFeature } from '../state/session.feature';
               type="email"
               formControlName="email"
               autocomplete="username"
-              autofocus
+              iuFocusFirst
             />
           </label>
           <label class="field">

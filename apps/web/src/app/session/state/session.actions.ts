@@ -14,7 +14,6 @@ export const SessionApiActions = createActionGroup({
   source: 'Session API',
   events: {
     'Session Found': props<{ session: SessionAnswer }>(),
-    'Session Missing': emptyProps(),
     'Signed In': props<{ session: SessionAnswer }>(),
     'Sign In Failed': props<{ problem: ApiProblem }>(),
     'Signed Out': emptyProps(),

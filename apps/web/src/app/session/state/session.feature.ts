@@ -24,6 +24,6 @@ export const sessionFeature = createFeature({
       ...state,
       signIn: failed(problem),
     })),
-    on(SessionApiActions.signedOut, SessionApiActions.sessionMissing, () => initial),
+    on(SessionApiActions.signedOut, () => initial),
   ),
 });

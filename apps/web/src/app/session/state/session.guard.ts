@@ -15,13 +15,11 @@ export const signedInGuard: CanActivateFn = () => {
       if (known !== null) return of(true);
       return api.session().pipe(
         map((session) => {
+          if (session === null) return router.parseUrl('/sign-in');
           store.dispatch(SessionApiActions.sessionFound({ session }));
           return true;
         }),
-        catchError(() => {
-          store.dispatch(SessionApiActions.sessionMissing());
-          return of(router.parseUrl('/sign-in'));
-        }),
+        catchError(() => of(router.parseUrl('/sign-in'))),
       );
     }),
   );

@@ -14,6 +14,7 @@ import {
   SessionAnswer,
   type SignInRequest,
   UndoAnswer,
+  WhoAnswer,
 } from '@iunctus/contract';
 import type { Period } from '@iunctus/core';
 import { map, type Observable } from 'rxjs';
@@ -32,8 +33,8 @@ const ofClient = (clientId: string, path = ''): string =>
 export class ApiService {
   private readonly http = inject(HttpClient);
 
-  session(): Observable<SessionAnswer> {
-    return this.http.get('/api/session').pipe(read(SessionAnswer));
+  session(): Observable<WhoAnswer> {
+    return this.http.get('/api/session').pipe(read(WhoAnswer));
   }
 
   signIn(request: SignInRequest): Observable<SessionAnswer> {

@@ -1,0 +1,2 @@
+// Databases are made and passwords hashed: longer than a unit test may take.
+jest.setTimeout(30_000);

@@ -1,0 +1,16 @@
+const { createCjsPreset } = require('jest-preset-angular/presets/index.js');
+
+/** @type {import('jest').Config} */
+module.exports = {
+  ...createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+  displayName: 'web',
+  rootDir: __dirname,
+  testMatch: ['**/*.spec.ts'],
+  setupFilesAfterEnv: ['<rootDir>/src/testing/setup-jest.ts'],
+  moduleNameMapper: {
+    'bench-worker\\.factory$': '<rootDir>/src/testing/bench-worker.stub.ts',
+    '^@iunctus/core$': '<rootDir>/../../packages/core/src/index.ts',
+    '^@iunctus/core/testing$': '<rootDir>/../../packages/core/src/testing/index.ts',
+    '^@iunctus/contract$': '<rootDir>/../../packages/contract/src/index.ts',
+  },
+};

@@ -1,0 +1,123 @@
+import type { BenchChart, ClientAnswer } from '@iunctus/contract';
+import { recordsOf, type ProposalStep } from '@iunctus/core';
+import { aChart } from '@iunctus/core/testing';
+import type { Action } from '@ngrx/store';
+import { BenchApiActions, BenchPageActions } from './bench.actions';
+import { benchFeature, type BenchState } from './bench.feature';
+import { mergeSteps } from './merge-steps';
+
+const CHART = aChart('1010 Bank\n6010 Wages\n6020 Training');
+
+const CLIENT: ClientAnswer = {
+  id: 'c1',
+  name: 'Kestrel Lane Cider Works',
+  legalForm: 'partnership',
+  industry: 'drinksMaker',
+  country: 'US',
+  currency: 'USD',
+  fiscalYearStart: 7,
+  chart: null,
+  pending: 0,
+  latestMonth: '2026-10',
+};
+
+const rename = (id: string, account: string, value: string): ProposalStep => ({
+  id,
+  operations: [{ type: 'editField', id: account, field: 'name', value }],
+});
+const [A, B, C] = [
+  rename('a', '6010', 'Pay'),
+  rename('b', '6020', 'Courses'),
+  rename('c', '1010', 'Account'),
+] as const;
+
+const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => ({
+  revision: 3,
+  settings: CHART.settings,
+  accounts: [...recordsOf(CHART)],
+  posted: [],
+  proposal: { version, baseRevision: 3, steps: [...steps], conflicts: [] },
+});
+
+const after = (...actions: readonly Action[]): BenchState =>
+  actions.reduce<BenchState | undefined>(
+    (state, action) => benchFeature.reducer(state, action),
+    undefined,
+  ) as BenchState;
+
+const loaded = BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([]) });
+const propose = (step: ProposalStep) => BenchPageActions.stepProposed({ step });
+
+describe('the bench’s state', () => {
+  it('opens with the proposal as kept and the fiscal year to date', () => {
+    const state = after(BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) }));
+    expect(state.proposal.steps).toEqual([A]);
+    expect(state.period).toEqual({ first: '2026-07', last: '2026-10' });
+  });
+
+  it('undoes and redoes step by step', () => {
+    const undone = after(loaded, propose(A), propose(B), BenchPageActions.undoRequested());
+    expect(undone.proposal.steps).toEqual([A]);
+    const redone = benchFeature.reducer(undone, BenchPageActions.redoRequested());
+    expect(redone.proposal.steps).toEqual([A, B]);
+  });
+
+  it('forgets what was undone once something else is proposed', () => {
+    const state = after(loaded, propose(A), BenchPageActions.undoRequested(), propose(B));
+    expect([state.proposal.steps, state.proposal.undone]).toEqual([[B], []]);
+  });
+
+  it('can take back that everything was discarded', () => {
+    const discarded = after(loaded, propose(A), propose(B), BenchPageActions.proposalDiscarded());
+    expect(discarded.proposal.steps).toEqual([]);
+    const redo = BenchPageActions.redoRequested();
+    const back = benchFeature.reducer(benchFeature.reducer(discarded, redo), redo);
+    expect(back.proposal.steps).toEqual([A, B]);
+  });
+
+  it('says that it is saved only once the newest edit is', () => {
+    const saving = (...actions: readonly Action[]) =>
+      benchFeature.selectSaving.projector(after(loaded, ...actions).proposal);
+    const saved = BenchApiActions.proposalSaved({ version: 1, edits: 1 });
+    expect(saving(propose(A))).toBe('saving');
+    expect(saving(propose(A), saved)).toBe('saved');
+    expect(saving(propose(A), propose(B), saved)).toBe('saving');
+    expect(
+      saving(propose(A), BenchApiActions.proposalSaveFailed({ problem: { code: 'unreachable' } })),
+    ).toBe('failed');
+  });
+
+  it('keeps the period when the same client is opened again after adopting', () => {
+    const period = { first: '2025-07', last: '2026-06' };
+    const state = after(
+      loaded,
+      BenchPageActions.periodChosen({ period }),
+      BenchPageActions.clientOpened({ clientId: 'c1' }),
+      loaded,
+    );
+    expect(state.period).toEqual(period);
+  });
+
+  it('forgets another client’s chart before the new one comes', () => {
+    const state = after(loaded, BenchPageActions.clientOpened({ clientId: 'c2' }));
+    expect([state.adopted, state.client, state.load.status]).toEqual([null, null, 'loading']);
+  });
+});
+
+describe('two windows on one proposal', () => {
+  it('bring both windows’ steps together, the stored ones first', () => {
+    const merged = mergeSteps({ steps: [A, C], savedIds: ['a'] }, chartWith([A, B], 2));
+    expect([merged.version, merged.steps, merged.conflicts]).toEqual([2, [A, B, C], []]);
+  });
+
+  it('do not bring back what the other window dropped', () => {
+    expect(mergeSteps({ steps: [A], savedIds: ['a'] }, chartWith([], 2)).steps).toEqual([]);
+  });
+
+  it('set aside what does not fit together', () => {
+    const taken = rename('d', '6020', 'Pay');
+    const merged = mergeSteps({ steps: [taken], savedIds: [] }, chartWith([A], 2));
+    expect(merged.steps).toEqual([A]);
+    expect(merged.conflicts).toMatchObject([{ step: taken, refusal: { code: 'nameTaken' } }]);
+  });
+});

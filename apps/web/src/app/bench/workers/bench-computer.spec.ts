@@ -1,0 +1,68 @@
+import { aChart } from '@iunctus/core/testing';
+import { buildStatement, chartFrom, recordsOf, rollUpOver, type ProposalStep } from '@iunctus/core';
+import { createBenchComputer } from './bench-computer';
+
+const CHART = aChart('1010 Bank\n4010 Sales\n5000 Cost of sales:\n  5010 Fruit\n6010 Duty');
+const AMOUNTS = [
+  ['1010', 60, 60, 60],
+  ['4010', -100, -100, -100],
+  ['5010', 30, 30, 30],
+  ['6010', 10, 10, 10],
+] as const;
+const MOVE: ProposalStep = {
+  id: 'a',
+  operations: [
+    { type: 'moveNode', id: '6010', parentId: '5000', afterId: '5010' },
+    { type: 'changeKind', id: '6010', kind: 'costOfSales' },
+  ],
+};
+
+const started = () => {
+  const compute = createBenchComputer();
+  const { settings } = CHART;
+  compute({ type: 'chart', settings, accounts: recordsOf(CHART), posted: [], steps: [] });
+  return { compute, first: compute({ type: 'amounts', amounts: AMOUNTS }) };
+};
+
+describe('the bench’s worker', () => {
+  it('gives totals and the statement of the adopted chart', () => {
+    const { first } = started();
+    expect(first.totals).toMatchObject({ '5000': [30, 0], '5010': [30, 30] });
+    expect(first.statement.rows.find(({ key }) => key === 'total/netProfit')).toMatchObject({
+      amount: 60,
+    });
+    expect(first.balances).toBe(true);
+  });
+
+  it('gives the impact of a step, and of taking it back', () => {
+    const { compute } = started();
+    const moved = compute({ type: 'steps', steps: [MOVE] });
+    expect(moved.impact.totals.map(({ code }) => code)).toEqual(['grossProfit']);
+    expect(moved.impact.nodes).toMatchObject({ '5000': 40, '6010': 10 });
+    expect(moved.totals).toBeNull();
+    const back = compute({ type: 'steps', steps: [] });
+    expect(back.impact).toEqual({ lines: {}, sections: [], totals: [], nodes: {} });
+  });
+
+  it('knows a step again after a trip to the worker, and one that lost an operation as another', () => {
+    const { compute } = started();
+    compute({ type: 'steps', steps: [JSON.parse(JSON.stringify(MOVE)) as ProposalStep] });
+    const shorter = { ...MOVE, operations: MOVE.operations.slice(0, 1) };
+    const { impact } = compute({ type: 'steps', steps: [shorter] });
+    expect(impact.totals).toEqual([]);
+  });
+
+  it('shows the statement as adopted when asked to', () => {
+    const { compute } = started();
+    compute({ type: 'steps', steps: [MOVE] });
+    const shown = { code: 'profitAndLoss', depth: 1, zeroLines: true, proposed: false } as const;
+    const { statement } = compute({ type: 'shown', shown });
+    const chart = chartFrom(recordsOf(CHART));
+    const ledger = new Map(
+      AMOUNTS.map(([id, balance, change, yearChange]) => [id, { balance, change, yearChange }]),
+    );
+    expect(statement).toEqual(
+      buildStatement('profitAndLoss', { chart, rollUp: rollUpOver(ledger) }, shown),
+    );
+  });
+});

@@ -1,0 +1,91 @@
+import type { Browser } from 'puppeteer-core';
+import { Application } from './support/application';
+import { Bookkeeper, MAREN } from './support/bookkeeper';
+import { openBrowser } from './support/browser';
+
+describe('a client’s first chart, by keyboard alone', () => {
+  let application: Application;
+  let browser: Browser;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    application = await Application.start();
+    browser = await openBrowser();
+    maren = await Bookkeeper.at(browser, application);
+  });
+  afterAll(async () => {
+    await browser.close();
+    await application.stop();
+  });
+
+  it('is refused to somebody with a wrong password', async () => {
+    await maren.signIn(MAREN, 'not-the-password');
+    await maren.sees('E-mail address and password do not fit together.');
+    // The refused request itself is a line in the console.
+    expect(maren.complaints.splice(0)).toEqual([expect.stringContaining('401')]);
+    await maren.page.reload();
+  });
+
+  it('begins from a client that says how to start one', async () => {
+    await maren.signIn(MAREN);
+    await maren.openClient('Heron Reach Rowing Club');
+    await maren.sees('Heron Reach Rowing Club has no chart yet');
+    await maren.tabTo('Start a chart');
+    await maren.press('Enter');
+    await maren.sees('Choose what Heron Reach Rowing Club does');
+  });
+
+  it('shows the accounts of a trade before they are made', async () => {
+    await maren.page.waitForSelector('input[name=industry]');
+    await maren.page.focus('input[name=industry]:checked');
+    await maren.press('ArrowDown', 'ArrowDown', 'ArrowDown');
+    await maren.sees('Professional liability insurance');
+    await maren.sees('Profit and loss › Operating expenses');
+  });
+
+  it('arrives as a proposal like any other change', async () => {
+    await maren.tabTo('Propose these');
+    await maren.press('Enter');
+    await maren.hasChart();
+    await maren.sees('Nothing adopted yet');
+    expect(await maren.row('1010')).toMatchObject({ name: 'Operating account', was: 'new' });
+    await maren.line('Fees');
+  });
+
+  it('takes another account, with a number that fits and a kind that says where it leads', async () => {
+    await maren.goTo('Retainers');
+    await maren.press('n');
+    await maren.page.waitForSelector('iu-row-editor .name:focus');
+    await maren.sees('Profit and loss › Revenue › Services');
+    await maren.type('Rowing courses');
+    await maren.press('Enter');
+    await maren.line('Rowing courses');
+    expect(await maren.currentRow()).toMatchObject({
+      number: '4025',
+      name: 'Rowing courses',
+      kind: 'Services',
+      level: 2,
+    });
+  });
+
+  it('becomes revision 1 when it is adopted', async () => {
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 1');
+    await maren.sees('No changes.');
+    expect((await maren.rows()).filter(({ was }) => was !== '')).toEqual([]);
+  });
+
+  it('is all there after a restart', async () => {
+    await application.restart();
+    await maren.page.reload();
+    await maren.hasChart();
+    await maren.sees('Revision 1');
+    await maren.goTo('Rowing courses');
+    expect(await maren.currentRow()).toMatchObject({ number: '4025' });
+    await maren.line('Rowing courses');
+  });
+
+  it('leaves no complaint in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});

@@ -1,0 +1,191 @@
+import type { Browser } from 'puppeteer-core';
+import { Application } from './support/application';
+import { Bookkeeper, MAREN } from './support/bookkeeper';
+import { openBrowser } from './support/browser';
+
+describe('shaping a chart with postings, by keyboard alone', () => {
+  let application: Application;
+  let browser: Browser;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    application = await Application.start();
+    browser = await openBrowser();
+    maren = await Bookkeeper.at(browser, application);
+    await maren.signIn(MAREN);
+    await maren.openClient('Kestrel Lane Cider Works');
+    await maren.hasChart();
+    await maren.line('Gross profit');
+  });
+  afterAll(async () => {
+    await browser.close();
+    await application.stop();
+  });
+
+  const openRow = async (): Promise<void> => {
+    await maren.press('Enter');
+    await maren.page.waitForSelector('iu-row-editor .name:focus');
+  };
+
+  it('opens with the kept proposal, what it was, and what it moves', async () => {
+    await maren.goTo('5030');
+    expect(await maren.currentRow()).toMatchObject({
+      name: 'Excise duty',
+      was: 'was 6310, under Operating',
+    });
+    const [line, gross, net] = [
+      await maren.line('Excise duty'),
+      await maren.line('Gross profit'),
+      await maren.line('Total cost of sales'),
+    ];
+    expect([line.moved, gross.moved, net.moved]).toEqual(['+8,899.04', '−8,899.04', '+8,899.04']);
+    await maren.sees('3 changes');
+    await maren.sees('In balance');
+  });
+
+  it('explains a refused edit where it stands, and loses nothing', async () => {
+    await maren.goTo('6110');
+    await openRow();
+    await maren.press('Shift+Tab');
+    await maren.type('6120');
+    await maren.press('Enter');
+    await maren.sees('Number 6120 is taken by 6120 Power and water. Choose a free number.');
+    await maren.press('Escape');
+    await maren.seesNoMore('is taken by');
+    expect(await maren.currentRow()).toMatchObject({ number: '6110', name: 'Rent', was: '' });
+  });
+
+  it('refuses a kind of another element under a parent, and says what would do', async () => {
+    await openRow();
+    await maren.press('Tab', 'Tab');
+    await maren.type('prepaid');
+    await maren.sees('Paid now for later months');
+    await maren.press('Tab', 'Enter');
+    await maren.sees('belongs to Assets, but 6100 Premises belongs to Costs and expenses');
+    await maren.press('Escape');
+  });
+
+  it('gives an account another kind, and shows the lines that move', async () => {
+    await maren.goTo('6220');
+    await openRow();
+    await maren.press('Tab', 'Tab');
+    await maren.type('cost of s');
+    await maren.press('Tab', 'Enter');
+    await maren.sees('4 changes');
+    const line = await maren.line('Total cost of sales');
+    expect(line.moved).toBe('+10,198.04');
+    await maren.press('Control+z');
+    await maren.sees('3 changes');
+    await maren.press('Control+Shift+z');
+    await maren.sees('4 changes');
+    await maren.press('Control+z');
+    await maren.sees('3 changes');
+  });
+
+  it('moves an account under another, with a number and a kind that fit there', async () => {
+    await maren.goTo('6340');
+    await maren.press('m');
+    await maren.page.waitForSelector('#move-target:focus');
+    await maren.type('people');
+    await maren.sees('6000 People');
+    await maren.press('Tab');
+    await maren.sees('6340 Marketing renumbered 6040');
+    await maren.tabTo('Move');
+    await maren.press('Enter');
+    await maren.hasChart();
+    expect(await maren.currentRow()).toMatchObject({
+      number: '6040',
+      was: 'was 6340, under Operating',
+      level: 2,
+    });
+  });
+
+  it('moves among siblings, shallower and deeper', async () => {
+    await maren.press('Alt+ArrowUp');
+    await maren.sees('was 6340');
+    await maren.press('Alt+ArrowLeft');
+    expect(await maren.currentRow()).toMatchObject({ number: '6040', level: 1 });
+    await maren.press('Alt+ArrowRight');
+    expect(await maren.currentRow()).toMatchObject({ number: '6040', level: 2 });
+  });
+
+  it('retires what has postings and deletes what has none', async () => {
+    await maren.goTo('6390');
+    await maren.press('Delete');
+    await maren.sees('now retired');
+    await maren.goTo('6030');
+    await maren.press('Delete');
+    await maren.page.waitForFunction(
+      () =>
+        ![...document.querySelectorAll('.row .text')].some(
+          (element) => element.textContent === 'Training',
+        ),
+    );
+    await maren.goTo('3050');
+    await maren.press('Delete');
+    await maren.sees('3050 Undivided earnings is where results of closed years go');
+  });
+
+  it('shows all about an account, and takes its guidance', async () => {
+    await maren.goTo('6120');
+    await maren.press('Space');
+    await maren.sees('Lands on');
+    await maren.tabTo('');
+    await maren.page.focus('textarea');
+    await maren.type('Power, water, heating oil.');
+    await maren.press('Tab', 'Escape');
+    await maren.hasChart();
+    expect(await maren.row('6120')).toMatchObject({ was: 'texts edited' });
+  });
+
+  it('reviews operation by operation, and drops one', async () => {
+    await maren.press('r');
+    await maren.sees('Review the proposal');
+    await maren.sees('Fuel renamed “Vehicle fuel”');
+    await maren.tabTo('Drop: Fuel renamed');
+    await maren.press('Enter');
+    await maren.seesNoMore('Fuel renamed “Vehicle fuel”');
+    await maren.press('Escape');
+    await maren.hasChart();
+    await maren.goTo('6210');
+    expect(await maren.currentRow()).toMatchObject({ name: 'Fuel', was: '' });
+  });
+
+  it('adopts, lists the revision, and takes it back as a proposal', async () => {
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 4');
+    await maren.tabTo('History');
+    await maren.press('Enter');
+    await maren.sees('Every revision of the chart.');
+    await maren.sees('Maren Oake');
+    await maren.tabTo('Take back');
+    await maren.press('Enter');
+    await maren.hasChart();
+    await maren.sees('What takes revision 4 back is in your proposal.');
+    await maren.goTo('6310');
+    expect(await maren.currentRow()).toMatchObject({
+      name: 'Excise duty',
+      was: 'was 5030, under Cost of sales',
+    });
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 5');
+    await maren.goTo('6340');
+    expect(await maren.currentRow()).toMatchObject({ name: 'Marketing', was: '' });
+  });
+
+  it('finds the account of a statement line', async () => {
+    await maren.press('Tab');
+    await maren.page.waitForFunction(
+      () => document.activeElement?.getAttribute('role') !== 'treegrid',
+    );
+    await maren.page.focus('iu-statement-sheet [role=grid]');
+    await maren.press('Home', 'ArrowDown', 'ArrowDown', 'Enter');
+    await maren.hasChart();
+    expect(await maren.currentRow()).toMatchObject({ name: 'Wholesale sales' });
+  });
+
+  it('leaves no complaint in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});

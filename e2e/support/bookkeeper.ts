@@ -1,0 +1,208 @@
+import type { Browser, BrowserContext, KeyInput, Page } from 'puppeteer-core';
+import type { Application } from './application';
+
+export const MAREN = 'maren@quillrow.example';
+export const TOBIAS = 'tobias@quillrow.example';
+const PASSWORD = 'ledger-and-line';
+
+/** A row of the chart as it is read on the screen. */
+export interface Row {
+  readonly number: string;
+  readonly name: string;
+  readonly was: string;
+  readonly kind: string;
+  readonly amount: string;
+  readonly level: number;
+}
+
+/** A line of the statement as it is read on the screen. */
+export interface Line {
+  readonly words: string;
+  readonly moved: string;
+  readonly amount: string;
+}
+
+/** Somebody at the keyboard. Types and reads; the mouse stays where it is. */
+export class Bookkeeper {
+  /** Errors and warnings of the console; none are wanted. */
+  readonly complaints: string[] = [];
+
+  private constructor(
+    readonly page: Page,
+    private readonly context: BrowserContext,
+    private readonly application: Application,
+  ) {
+    page.setDefaultTimeout(15_000);
+    page.on('console', (message) => {
+      if (['error', 'warn'].includes(message.type())) this.complaints.push(message.text());
+    });
+    page.on('pageerror', (error) => this.complaints.push(String(error)));
+  }
+
+  /** Opens the application in a browser session of their own. */
+  static async at(browser: Browser, application: Application): Promise<Bookkeeper> {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.goto(application.address);
+    return new Bookkeeper(page, context, application);
+  }
+
+  /** Another window of the same session. */
+  async anotherWindow(): Promise<Bookkeeper> {
+    const page = await this.context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.goto(this.page.url());
+    return new Bookkeeper(page, this.context, this.application);
+  }
+
+  async close(): Promise<void> {
+    await this.context.close();
+  }
+
+  async signIn(email: string, password = PASSWORD): Promise<void> {
+    await this.page.waitForSelector('input[type=email]:focus');
+    await this.type(email);
+    await this.press('Tab');
+    await this.type(password);
+    await this.press('Enter');
+  }
+
+  /** Presses keys one after the other; `Shift+N` and the like are chords. */
+  async press(...keys: readonly string[]): Promise<void> {
+    for (const chord of keys) {
+      const parts = chord.split('+') as KeyInput[];
+      const last = parts.pop();
+      for (const held of parts) await this.page.keyboard.down(held);
+      if (last !== undefined) await this.page.keyboard.press(last);
+      for (const held of parts.reverse()) await this.page.keyboard.up(held);
+    }
+  }
+
+  async type(text: string): Promise<void> {
+    await this.page.keyboard.type(text);
+  }
+
+  /** Presses Tab until the element in focus has the words as text or label. */
+  async tabTo(words: string): Promise<void> {
+    for (let count = 0; count < 60; count += 1) {
+      const reached = await this.page.evaluate((wanted) => {
+        const active = document.activeElement;
+        const label = active?.getAttribute('aria-label') ?? active?.textContent ?? '';
+        return label.trim().startsWith(wanted);
+      }, words);
+      if (reached) return;
+      await this.press('Tab');
+    }
+    throw new Error(`nothing in reach of the Tab key is called “${words}”`);
+  }
+
+  /** Opens a client from the list by Tab and Enter, and waits for what it shows. */
+  async openClient(name: string): Promise<void> {
+    await this.sees(name);
+    await this.tabTo(name);
+    await this.press('Enter');
+  }
+
+  /** Waits until the text stands somewhere on the page. */
+  async sees(text: string): Promise<void> {
+    await this.page
+      .waitForFunction((wanted) => document.body.innerText.includes(wanted), {}, text)
+      .catch(async () => {
+        const shown = await this.page.evaluate(() => document.body.innerText);
+        throw new Error(`“${text}” is not to be seen; this is:\n${shown}`);
+      });
+  }
+
+  /** Waits until the text stands nowhere on the page. */
+  async seesNoMore(text: string): Promise<void> {
+    await this.page.waitForFunction(
+      (unwanted) => !document.body.innerText.includes(unwanted),
+      {},
+      text,
+    );
+  }
+
+  /** Waits until the chart is there and has the keyboard. */
+  async hasChart(): Promise<void> {
+    await this.page.waitForSelector('[role=treegrid]:focus');
+    await this.page.waitForSelector('[role=row] .number');
+  }
+
+  /** Waits until the proposal is kept on the server. */
+  async isKept(): Promise<void> {
+    await this.page.waitForFunction(
+      () => document.querySelector('iu-foot-bar .saving')?.textContent?.trim() === 'Kept',
+    );
+  }
+
+  /** Puts the cursor on an account by filtering for its number or name. */
+  async goTo(text: string): Promise<void> {
+    await this.press('/');
+    await this.page.waitForSelector('.filter input:focus');
+    await this.type(text);
+    await this.press('Enter');
+    await this.page.waitForSelector('[role=treegrid]:focus');
+    await this.press('/');
+    await this.page.waitForSelector('.filter input:focus');
+    await this.press('Escape');
+    await this.page.waitForSelector('[role=treegrid]:focus');
+    await this.page.waitForSelector('.row.selected');
+  }
+
+  /** The rows of the chart that are drawn. */
+  rows(): Promise<Row[]> {
+    return this.page.$$eval('.row[aria-level]', (elements) =>
+      elements.map((element) => {
+        const read = (selector: string) =>
+          element.querySelector(selector)?.textContent?.trim() ?? '';
+        return {
+          number: read('.number'),
+          name: read('.name .text'),
+          was: read('.was'),
+          kind: read('.kind'),
+          amount: read('.amount'),
+          level: Number(element.getAttribute('aria-level')),
+        };
+      }),
+    );
+  }
+
+  /** The row at the cursor. */
+  async currentRow(): Promise<Row | undefined> {
+    const number = await this.page.$eval('.row.selected .number', (element) =>
+      element.textContent?.trim(),
+    );
+    return (await this.rows()).find((row) => row.number === number);
+  }
+
+  /** The row of that number. */
+  async row(number: string): Promise<Row | undefined> {
+    return (await this.rows()).find((row) => row.number === number);
+  }
+
+  /** The lines of the statement that are drawn. */
+  lines(): Promise<Line[]> {
+    return this.page.$$eval('iu-statement-sheet .line', (elements) =>
+      elements.map((element) => {
+        const read = (selector: string) =>
+          element.querySelector(selector)?.textContent?.trim() ?? '';
+        return { words: read('.words'), moved: read('.moved'), amount: read('.amount') };
+      }),
+    );
+  }
+
+  /** Waits until the statement has a line of those words, and gives it. */
+  async line(words: string): Promise<Line> {
+    await this.page.waitForFunction(
+      (wanted) =>
+        [...document.querySelectorAll('iu-statement-sheet .line .words')].some(
+          (element) => element.textContent?.trim() === wanted,
+        ),
+      {},
+      words,
+    );
+    const found = (await this.lines()).find((line) => line.words === words);
+    if (found === undefined) throw new Error(`no line ${words}`);
+    return found;
+  }
+}
