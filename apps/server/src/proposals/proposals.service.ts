@@ -5,11 +5,17 @@ import type {
   ProposalAnswer,
   SaveProposalRequest,
 } from '@iunctus/contract';
-import { recordsOf, replay, USUAL_SETTINGS, type Chart } from '@iunctus/core';
+import { replay, USUAL_SETTINGS } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { loadChart } from '../charts/chart-store';
-import { insertChart, maybeChart, type ChartHead } from '../charts/charts.queries';
+import {
+  insertChart,
+  manyAccounts,
+  manyPostedIds,
+  maybeChart,
+  type ChartHead,
+} from '../charts/charts.queries';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
@@ -22,13 +28,13 @@ const NONE: ProposalAnswer = { version: 0, baseRevision: 0, steps: [], conflicts
 const currentProposal = async (
   on: Reader,
   head: ChartHead,
-  found: { readonly userId: string; readonly chart: Chart },
+  userId: string,
 ): Promise<ProposalAnswer> => {
-  const stored = await maybeProposal(on, head, found.userId);
+  const stored = await maybeProposal(on, head, userId);
   if (stored === undefined) return { ...NONE, baseRevision: head.revision };
   if (stored.baseRevision === head.revision) return stored;
   const landed = await manyLandedSince(on, head, stored.baseRevision);
-  const { steps, conflicts } = replay(found.chart, stored.steps, landed);
+  const { steps, conflicts } = replay(await loadChart(on, head), stored.steps, landed);
   return {
     version: stored.version,
     baseRevision: head.revision,
@@ -38,13 +44,12 @@ const currentProposal = async (
 };
 
 const benchChart = async (on: Reader, head: ChartHead, userId: string): Promise<BenchChart> => {
-  const chart = await loadChart(on, head);
   return {
     revision: head.revision,
     settings: head.settings,
-    accounts: [...recordsOf(chart)],
-    posted: [...chart.posted],
-    proposal: await currentProposal(on, head, { userId, chart }),
+    accounts: await manyAccounts(on, head),
+    posted: await manyPostedIds(on, head),
+    proposal: await currentProposal(on, head, userId),
   };
 };
 

@@ -1,4 +1,4 @@
-import { emptyMap, setIn } from '../collections/persistent-map';
+import { emptyMap, mapOf } from '../collections/persistent-map';
 import type { AccountId, AccountRecord } from './account';
 import { nameKey, USUAL_SETTINGS, type Chart, type ChartNode, type ChartSettings } from './chart';
 
@@ -43,11 +43,16 @@ export const chartFrom = (
   settings: ChartSettings = USUAL_SETTINGS,
   posted: ReadonlySet<AccountId> = new Set(),
 ): Chart => {
-  let { parents, numbers, names } = emptyChart(settings);
-  for (const record of records) {
-    parents = setIn(parents, record.id, record.parentId ?? '');
-    if (record.number !== null) numbers = setIn(numbers, record.number, record.id);
-    if (settings.uniqueNames === 'chart') names = setIn(names, nameKey(record.name), record.id);
-  }
-  return { settings, posted, parents, numbers, names, roots: nodesUnder('', byParent(records)) };
+  const numbered = records.flatMap(({ number, id }) =>
+    number === null ? [] : [[number, id] as const],
+  );
+  const named = settings.uniqueNames === 'chart' ? records : [];
+  return {
+    settings,
+    posted,
+    parents: mapOf(records.map(({ id, parentId }) => [id, parentId ?? ''])),
+    numbers: mapOf(numbered),
+    names: mapOf(named.map(({ name, id }) => [nameKey(name), id])),
+    roots: nodesUnder('', byParent(records)),
+  };
 };

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { emptyMap, getIn, hasIn, removeIn, setIn, type PersistentMap } from './persistent-map';
+import {
+  emptyMap,
+  getIn,
+  hasIn,
+  mapOf,
+  removeIn,
+  setIn,
+  type PersistentMap,
+} from './persistent-map';
 
 type Command = readonly [key: string, value: number | null];
 
@@ -34,6 +42,27 @@ describe('a persistent map', () => {
     );
   });
 
+  it('holds the same when it is made at once as when it is made one by one, and grows on alike', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.string({ maxLength: 3 }), fc.integer())),
+        commands,
+        (pairs, more) => {
+          const model = new Map(pairs);
+          let map = mapOf(pairs);
+          expect(map.size).toBe(model.size);
+          for (const [key, value] of more) {
+            map = value === null ? removeIn(map, key) : setIn(map, key, value);
+            if (value === null) model.delete(key);
+            else model.set(key, value);
+          }
+          expect(map.size).toBe(model.size);
+          for (const [key] of [...pairs, ...more]) expect(getIn(map, key)).toBe(model.get(key));
+        },
+      ),
+    );
+  });
+
   it('leaves the map that it was made from as it was', () => {
     const before = setIn(emptyMap<number>(), 'a', 1);
     setIn(before, 'a', 2);
@@ -46,5 +75,10 @@ describe('a persistent map', () => {
     const map = setIn(setIn(emptyMap<number>(), 'costarring', 1), 'liquid', 2);
     expect([getIn(map, 'costarring'), getIn(map, 'liquid')]).toEqual([1, 2]);
     expect(hasIn(removeIn(map, 'liquid'), 'costarring')).toBe(true);
+    const atOnce = mapOf([
+      ['costarring', 1],
+      ['liquid', 2],
+    ] as const);
+    expect([getIn(atOnce, 'costarring'), getIn(atOnce, 'liquid'), atOnce.size]).toEqual([1, 2, 2]);
   });
 });

@@ -102,3 +102,48 @@ export const setIn = <V>(map: PersistentMap<V>, key: string, value: V): Persiste
 /** The map without `key`; the same map when it was not there. */
 export const removeIn = <V>(map: PersistentMap<V>, key: string): PersistentMap<V> =>
   hasIn(map, key) ? { root: removeInSlot(map.root, hashOf(key), key, 0), size: map.size - 1 } : map;
+
+interface Growing<V> {
+  type: 'branch';
+  slots: (Leaf<V> | Growing<V> | undefined)[];
+}
+
+const newBranch = <V>(): Growing<V> => ({
+  type: 'branch',
+  slots: new Array<Leaf<V> | undefined>(WIDTH).fill(undefined),
+});
+
+const grow = <V>(root: Growing<V>, leaf: Leaf<V>): boolean => {
+  let branch = root;
+  for (let shift = 0; ; shift += BITS) {
+    const index = (leaf.hash >>> shift) & MASK;
+    const slot = branch.slots[index];
+    if (slot?.type === 'branch') branch = slot;
+    else if (slot === undefined) {
+      branch.slots[index] = leaf;
+      return true;
+    } else if (slot.hash === leaf.hash) {
+      const [key, value] = leaf.entries[0] ?? ['', undefined as V];
+      const merged = setInLeaf(slot, key, value);
+      branch.slots[index] = merged;
+      return merged.entries.length > slot.entries.length;
+    } else {
+      const next = newBranch<V>();
+      next.slots[(slot.hash >>> (shift + BITS)) & MASK] = slot;
+      branch.slots[index] = next;
+      branch = next;
+    }
+  }
+};
+
+/**
+ * A map of many entries at once; a later entry of the same key wins. What it gives equals
+ * setting them one by one, without the copies in between.
+ */
+export const mapOf = <V>(entries: Iterable<readonly [string, V]>): PersistentMap<V> => {
+  const root = newBranch<V>();
+  let size = 0;
+  for (const [key, value] of entries)
+    if (grow(root, { type: 'leaf', hash: hashOf(key), entries: [[key, value]] })) size += 1;
+  return size === 0 ? emptyMap() : { root, size };
+};
