@@ -189,3 +189,50 @@ describe('shaping a chart with postings, by keyboard alone', () => {
     expect(maren.complaints).toEqual([]);
   });
 });
+
+describe('shaping a chart by drag', () => {
+  let application: Application;
+  let browser: Browser;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    application = await Application.start();
+    browser = await openBrowser();
+    maren = await Bookkeeper.at(browser, application);
+    await maren.signIn(MAREN);
+    await maren.openClient('Kestrel Lane Cider Works');
+    await maren.hasChart();
+    await maren.press('End');
+    await maren.page.waitForFunction(
+      () => document.querySelector('.row.selected .number')?.textContent === '7510',
+    );
+  });
+  afterAll(async () => {
+    await browser.close();
+    await application.stop();
+  });
+
+  it('moves a row between two others of its parent, and leaves its number alone', async () => {
+    await maren.drag('6350', '6330', 'before');
+    await maren.sees('moved among its siblings');
+    const order = (await maren.rows())
+      .map(({ number }) => number)
+      .filter((number) => /^63[2-5]0$/.test(number));
+    expect(order).toEqual(['6320', '6350', '6330', '6340']);
+  });
+
+  it('moves a row under the one it is dropped on, with a number and a kind that fit there', async () => {
+    await maren.drag('6340', '6200', 'inside');
+    await maren.sees('was 6340, under Operating');
+    expect(await maren.currentRow()).toMatchObject({ number: '6230', level: 2 });
+  });
+
+  it('refuses a drop on an account of another element, and says why', async () => {
+    await maren.goTo('3000');
+    await maren.drag('4010', '3000', 'inside');
+    await maren.sees('The kind belongs to Revenue, but 3000 Partners’ equity belongs to Equity.');
+  });
+
+  it('leaves no complaint in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});

@@ -149,6 +149,32 @@ export class Bookkeeper {
     await this.page.waitForSelector('.row.selected');
   }
 
+  /** Drags one row of the chart onto another, or onto its upper edge. Both must be in sight. */
+  async drag(from: string, to: string, where: 'before' | 'inside'): Promise<void> {
+    const [start, end] = [await this.middleOf(from), await this.middleOf(to)];
+    const y = where === 'before' ? end.y - 10 : end.y;
+    await this.page.mouse.move(start.x, start.y);
+    await this.page.mouse.down();
+    await this.page.mouse.move(start.x + 4, start.y - 8, { steps: 4 });
+    await this.page.mouse.move(end.x, y, { steps: 8 });
+    await this.page.mouse.up();
+  }
+
+  private middleOf(number: string): Promise<{ x: number; y: number }> {
+    return this.page.$$eval(
+      '.row[aria-level]',
+      (elements, wanted) => {
+        const row = elements.find(
+          (one) => one.querySelector('.number')?.textContent?.trim() === wanted,
+        );
+        const box = row?.getBoundingClientRect();
+        if (box === undefined) throw new Error(`row ${wanted} is not in sight`);
+        return { x: box.x + 300, y: box.y + box.height / 2 };
+      },
+      number,
+    );
+  }
+
   /** The rows of the chart that are drawn. */
   rows(): Promise<Row[]> {
     return this.page.$$eval('.row[aria-level]', (elements) =>

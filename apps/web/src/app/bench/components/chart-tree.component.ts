@@ -50,6 +50,9 @@ import { RowEditorComponent } from './row-editor.component';
 /** Every row is exactly so high, in pixels. */
 export const ROW_HEIGHT = 26;
 
+/** A digit of the row's type, in pixels. */
+const DIGIT_WIDTH = 9;
+
 /** Room that the strip below an edited row wants, in pixels. */
 const STRIP_ROOM = 96;
 
@@ -73,6 +76,7 @@ export interface RowsInSight {
   ],
   templateUrl: './chart-tree.component.html',
   styleUrl: './chart-tree.component.css',
+  host: { '[style.--number-width]': 'numberWidth()' },
 })
 export class ChartTreeComponent {
   protected readonly model = inject(BenchModel);
@@ -94,6 +98,10 @@ export class ChartTreeComponent {
 
   protected readonly rows = computed<readonly ListedRow[]>(() =>
     listedRows(this.model.rows(), this.draft()),
+  );
+  /** Room for the longest number of the chart: four digits at least. */
+  protected readonly numberWidth = computed(
+    () => `${26 + DIGIT_WIDTH * Math.max(this.model.longestNumber(), 4)}px`,
   );
   private readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
 
@@ -189,7 +197,8 @@ export class ChartTreeComponent {
   }
 
   protected select(id: AccountId): void {
-    this.refusal.set(null);
+    // The click that ends a drag must not wipe out what the drop was refused for.
+    if (this.model.cursor() !== id) this.refusal.set(null);
     this.model.cursor.set(id);
   }
 

@@ -62,7 +62,7 @@ import { benchFeature } from '../state/bench.feature';
     .panel {
       display: grid;
       gap: 2px;
-      width: 320px;
+      width: 390px;
     }
     .choice {
       display: flex;
@@ -86,7 +86,7 @@ import { benchFeature } from '../state/bench.feature';
     }
     form {
       display: grid;
-      grid-template-columns: 1fr 1fr auto;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
       align-items: end;
       gap: 8px;
       margin-top: 8px;

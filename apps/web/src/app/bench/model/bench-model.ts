@@ -42,6 +42,11 @@ import { BenchEngine } from './bench-engine';
 /** The structure alone decides where an account lands; amounts do not matter here. */
 const STRUCTURE = rollUpOver(new Map());
 
+const numberOf = (operation: Operation): string | null => {
+  if (operation.type === 'addAccount') return operation.account.number;
+  return operation.type === 'renumber' ? operation.number : null;
+};
+
 /** The depth with which a bench opens. */
 const FIRST_DEPTH = 3;
 
@@ -74,6 +79,16 @@ export class BenchModel {
     },
   });
 
+  /** Characters of the longest number, pending ones included. */
+  readonly longestNumber = computed(() => {
+    const adopted = (this.adopted()?.accounts ?? []).map(({ number }) => number);
+    const pending = this.steps().flatMap(({ operations }) => operations.map(numberOf));
+    return [...adopted, ...pending].reduce(
+      (most, number) => Math.max(most, number?.length ?? 0),
+      0,
+    );
+  });
+
   /** The chart as proposed. */
   readonly chart = computed(() => proposedChart(this.track()));
   readonly count = computed(() => accountCount(this.chart()));
@@ -94,7 +109,7 @@ export class BenchModel {
   readonly cursor = linkedSignal<readonly unknown[], AccountId | null>({
     source: () => this.rows(),
     computation: (_rows, previous) => {
-      const kept = previous?.value ?? null;
+      const kept = previous?.value ?? this.firstTouched();
       const filter = this.filter();
       const nodes = this.rows().flatMap((row) => (row.type === 'account' ? row.node : []));
       const fitting = filter === '' ? nodes : nodes.filter((node) => matches(node, filter));
@@ -130,6 +145,12 @@ export class BenchModel {
   });
 
   private readonly statementKeys = computed(() => rowKeys(this.engine.statement()));
+
+  /** Where a bench with a proposal opens: at its first change. */
+  private firstTouched(): AccountId | null {
+    const [first] = this.touched();
+    return first !== undefined && accountOf(this.chart(), first) !== undefined ? first : null;
+  }
 
   /** How a row differs from the adopted chart; only accounts that were touched are compared. */
   changeOf(id: AccountId): AccountChange | null {

@@ -6,6 +6,7 @@ import {
   type ElementRef,
   inject,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
@@ -121,7 +122,18 @@ export class BenchPage {
     });
   });
 
+  /** The statement on which the account at the cursor lands; `null` where it lands on none. */
+  private readonly ownStatement = computed(() => {
+    const kind = this.model.selected()?.kind;
+    return kind === undefined ? null : statementOf(kind);
+  });
+
   constructor() {
+    // The statement follows the cursor over the line between the two; a choice by hand holds until then.
+    effect(() => {
+      const own = this.ownStatement();
+      if (own !== null) untracked(() => this.showStatement(own));
+    });
     effect(() => {
       if (this.sheets.open() === null) queueMicrotask(() => this.focusTree());
     });
@@ -209,8 +221,7 @@ export class BenchPage {
   /** The statement on which the account at the cursor lands, when the other one is shown; else the other one. */
   private otherStatement(): StatementCode {
     const { code } = this.shown();
-    const kind = this.model.selected()?.kind;
-    const own = kind === undefined ? null : statementOf(kind);
+    const own = this.ownStatement();
     if (own !== null && own !== code) return own;
     return code === 'profitAndLoss' ? 'balanceSheet' : 'profitAndLoss';
   }
