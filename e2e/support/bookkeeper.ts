@@ -146,7 +146,18 @@ export class Bookkeeper {
     await this.page.waitForSelector('.filter input:focus');
     await this.press('Escape');
     await this.page.waitForSelector('[role=treegrid]:focus');
-    await this.page.waitForSelector('.row.selected');
+    await this.cursorIsInSight();
+  }
+
+  /** Waits until the row at the cursor has been brought into sight. */
+  private async cursorIsInSight(): Promise<void> {
+    await this.page.waitForFunction(() => {
+      const row = document.querySelector('.row.selected')?.getBoundingClientRect();
+      const list = document.querySelector('[role=treegrid]')?.getBoundingClientRect();
+      return (
+        row !== undefined && list !== undefined && row.top >= list.top && row.bottom <= list.bottom
+      );
+    });
   }
 
   /** Drags one row of the chart onto another, or onto its upper edge. Both must be in sight. */
