@@ -47,8 +47,8 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.press('Enter');
     await maren.hasChart();
     await maren.sees('Nothing adopted yet');
-    expect(await maren.row('1010')).toMatchObject({ name: 'Operating account', was: 'new' });
-    await maren.line('Fees');
+    await maren.rowShows('1010', { name: 'Operating account', was: 'new' });
+    await maren.lineShows('Fees');
   });
 
   it('takes another account, with a number that fits and a kind that says where it leads', async () => {
@@ -58,8 +58,8 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.sees('Profit and loss › Revenue › Services');
     await maren.type('Rowing courses');
     await maren.press('Enter');
-    await maren.line('Rowing courses');
-    expect(await maren.currentRow()).toMatchObject({
+    await maren.lineShows('Rowing courses');
+    await maren.cursorShows({
       number: '4025',
       name: 'Rowing courses',
       kind: 'Services',
@@ -81,8 +81,8 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.hasChart();
     await maren.sees('Revision 1');
     await maren.goTo('Rowing courses');
-    expect(await maren.currentRow()).toMatchObject({ number: '4025' });
-    await maren.line('Rowing courses');
+    await maren.cursorShows({ number: '4025' });
+    await maren.lineShows('Rowing courses');
   });
 
   it('leaves no complaint in the console', () => {

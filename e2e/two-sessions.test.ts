@@ -56,8 +56,8 @@ describe('two sessions on one chart', () => {
     await adopt(maren);
     await adopt(tobias);
     await tobias.goTo('5001');
-    expect(await tobias.currentRow()).toMatchObject({ name: 'Stoneware clay' });
-    expect(await tobias.row('5003')).toMatchObject({ name: 'Raw glaze' });
+    await tobias.cursorShows({ name: 'Stoneware clay' });
+    await tobias.rowShows('5003', { name: 'Raw glaze' });
   });
 
   it('are shown both intents when they cannot both have their way', async () => {
@@ -76,7 +76,7 @@ describe('two sessions on one chart', () => {
     await tobias.press('Escape');
     await tobias.hasChart();
     await tobias.goTo('5010');
-    expect(await tobias.currentRow()).toMatchObject({
+    await tobias.cursorShows({
       name: 'Colouring oxides',
       was: 'was “Metal oxides”',
     });
@@ -89,7 +89,7 @@ describe('two sessions on one chart', () => {
     await rename(maren, '6012', 'Bottled gas');
     await rename(second, '6013', 'Water and drains');
     await second.sees('both are now together here');
-    expect(await second.row('6012')).toMatchObject({ name: 'Bottled gas' });
+    await second.rowShows('6012', { name: 'Bottled gas' });
     await second.isKept();
     expect([...second.complaints].filter((text) => !text.includes('409'))).toEqual([]);
   });

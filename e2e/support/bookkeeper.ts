@@ -4,6 +4,8 @@ import type { Application } from './application';
 export const MAREN = 'maren@quillrow.example';
 export const TOBIAS = 'tobias@quillrow.example';
 const PASSWORD = 'ledger-and-line';
+/** How long anything may take to appear, in milliseconds. */
+const PATIENCE = 15_000;
 
 /** A row of the chart as it is read on the screen. */
 export interface Row {
@@ -13,6 +15,7 @@ export interface Row {
   readonly kind: string;
   readonly amount: string;
   readonly level: number;
+  readonly selected: boolean;
 }
 
 /** A line of the statement as it is read on the screen. */
@@ -32,7 +35,7 @@ export class Bookkeeper {
     private readonly context: BrowserContext,
     private readonly application: Application,
   ) {
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(PATIENCE);
     page.on('console', (message) => {
       if (['error', 'warn'].includes(message.type())) this.complaints.push(message.text());
     });
@@ -171,19 +174,21 @@ export class Bookkeeper {
     await this.page.mouse.up();
   }
 
-  private middleOf(number: string): Promise<{ x: number; y: number }> {
-    return this.page.$$eval(
-      '.row[aria-level]',
-      (elements, wanted) => {
-        const row = elements.find(
-          (one) => one.querySelector('.number')?.textContent?.trim() === wanted,
-        );
-        const box = row?.getBoundingClientRect();
-        if (box === undefined) throw new Error(`row ${wanted} is not in sight`);
-        return { x: box.x + 300, y: box.y + box.height / 2 };
+  private async middleOf(number: string): Promise<{ x: number; y: number }> {
+    const place = await this.page.waitForFunction(
+      (wanted) => {
+        const list = document.querySelector('[role=treegrid]')?.getBoundingClientRect();
+        const row = [...document.querySelectorAll('.row[aria-level]')]
+          .find((one) => one.querySelector('.number')?.textContent?.trim() === wanted)
+          ?.getBoundingClientRect();
+        if (row === undefined || list === undefined) return null;
+        const inSight = row.top >= list.top && row.bottom <= list.bottom;
+        return inSight ? { x: row.x + 300, y: row.y + row.height / 2 } : null;
       },
+      {},
       number,
     );
+    return place.jsonValue() as Promise<{ x: number; y: number }>;
   }
 
   /** The rows of the chart that are drawn. */
@@ -199,22 +204,31 @@ export class Bookkeeper {
           kind: read('.kind'),
           amount: read('.amount'),
           level: Number(element.getAttribute('aria-level')),
+          selected: element.getAttribute('aria-selected') === 'true',
         };
       }),
     );
   }
 
-  /** The row at the cursor. */
-  async currentRow(): Promise<Row | undefined> {
-    const number = await this.page.$eval('.row.selected .number', (element) =>
-      element.textContent?.trim(),
-    );
-    return (await this.rows()).find((row) => row.number === number);
+  /** Waits until the row at the cursor reads so. */
+  async cursorShows(expected: Partial<Row>): Promise<void> {
+    await this.becomes(async () => (await this.rows()).find(({ selected }) => selected), expected);
   }
 
-  /** The row of that number. */
-  async row(number: string): Promise<Row | undefined> {
-    return (await this.rows()).find((row) => row.number === number);
+  /** Waits until the row of that number reads so. */
+  async rowShows(number: string, expected: Partial<Row>): Promise<void> {
+    await this.becomes(
+      async () => (await this.rows()).find((row) => row.number === number),
+      expected,
+    );
+  }
+
+  /** Waits until the statement has a line of those words that reads so. */
+  async lineShows(words: string, expected: Partial<Line> = {}): Promise<void> {
+    await this.becomes(
+      async () => (await this.lines()).find((line) => line.words === words),
+      expected,
+    );
   }
 
   /** The lines of the statement that are drawn. */
@@ -228,18 +242,20 @@ export class Bookkeeper {
     );
   }
 
-  /** Waits until the statement has a line of those words, and gives it. */
-  async line(words: string): Promise<Line> {
-    await this.page.waitForFunction(
-      (wanted) =>
-        [...document.querySelectorAll('iu-statement-sheet .line .words')].some(
-          (element) => element.textContent?.trim() === wanted,
-        ),
-      {},
-      words,
-    );
-    const found = (await this.lines()).find((line) => line.words === words);
-    if (found === undefined) throw new Error(`no line ${words}`);
-    return found;
+  /** Looks again and again until what is read matches; then, or when patience ends, lets Jest judge. */
+  private async becomes<T extends object>(
+    read: () => Promise<T | undefined>,
+    expected: Partial<T>,
+  ): Promise<void> {
+    const until = Date.now() + PATIENCE;
+    let last = await read();
+    const fits = (): boolean =>
+      last !== undefined &&
+      Object.entries(expected).every(([key, value]) => last?.[key as keyof T] === value);
+    while (!fits() && Date.now() < until) {
+      await new Promise((resolve) => setTimeout(resolve, 30));
+      last = await read();
+    }
+    expect(last).toMatchObject(expected);
   }
 }

@@ -399,7 +399,9 @@ export class ChartTreeComponent {
     const offset = viewport.measureScrollOffset();
     const height = viewport.getViewportSize();
     const bottom = top + ROW_HEIGHT * (1 + roomBelow);
-    if (top < offset) viewport.scrollToOffset(Math.max(top - ROW_HEIGHT, 0));
+    const far = top < offset - 2 * ROW_HEIGHT || bottom > offset + height + 2 * ROW_HEIGHT;
+    if (far) viewport.scrollToOffset(Math.max(top - height / 2, 0));
+    else if (top < offset) viewport.scrollToOffset(Math.max(top - ROW_HEIGHT, 0));
     else if (bottom > offset + height) viewport.scrollToOffset(bottom - height);
   }
 

@@ -7,38 +7,50 @@ export interface ListField {
   takeBest(typed: string): boolean;
 }
 
-const takeFocused = (list: AutoComplete, event: KeyboardEvent): void => {
+const takeMarked = (list: AutoComplete, event: KeyboardEvent): boolean => {
   const option: unknown = list.visibleOptions()[list.focusedOptionIndex()];
   if (option !== undefined) list.onOptionSelect(event, option, false);
+  return option !== undefined;
 };
 
-const leave = (field: ListField, event: KeyboardEvent): void => {
-  const list = field.list();
-  const { value } = event.target as HTMLInputElement;
-  if (list.overlayVisible) takeFocused(list, event);
-  else if (!field.takeBest(value)) return;
+const putAway = (list: AutoComplete): void => {
   clearTimeout(list.searchTimeout as number | undefined);
   list.hide();
-  event.stopPropagation();
-  if (event.key === 'Enter') event.preventDefault();
-};
-
-const handleKey = (field: ListField, event: KeyboardEvent): void => {
-  const list = field.list();
-  if (event.key === 'Tab' || (event.key === 'Enter' && !list.overlayVisible)) leave(field, event);
-  else if (event.key === 'ArrowDown' && !list.overlayVisible) {
-    const { value } = event.target as HTMLInputElement;
-    list.search(event, value, 'dropdown');
-    event.preventDefault();
-  }
 };
 
 /**
  * What the library's list lacks for a row that is filled by keyboard: the down arrow opens the
- * closed list; Tab takes the marked choice and goes on to the next field instead of back; Tab and
- * Enter take the best match also when the list has had no time to open. Listens ahead of the
- * library's own handlers.
+ * closed list; Tab goes on to the next field instead of back; Tab and Enter take what the arrows
+ * marked or else the best match for what was typed, however far the list has come by then.
+ * Listens ahead of the library's own handlers.
  */
 export const watchListKeys = (host: HTMLElement, field: ListField): void => {
-  host.addEventListener('keydown', (event) => handleKey(field, event), { capture: true });
+  let marked = false;
+
+  const take = (event: KeyboardEvent): void => {
+    const list = field.list();
+    const { value } = event.target as HTMLInputElement;
+    const taken = marked && list.overlayVisible ? takeMarked(list, event) : field.takeBest(value);
+    if (!taken && !list.overlayVisible) return;
+    putAway(list);
+    event.stopPropagation();
+    if (event.key === 'Enter') event.preventDefault();
+  };
+
+  const open = (event: KeyboardEvent): void => {
+    const { value } = event.target as HTMLInputElement;
+    field.list().search(event, value, 'dropdown');
+    event.preventDefault();
+  };
+
+  host.addEventListener('input', () => (marked = false), { capture: true });
+  host.addEventListener(
+    'keydown',
+    (event) => {
+      if (event.key === 'Tab' || event.key === 'Enter') take(event);
+      else if (event.key === 'ArrowDown' && !field.list().overlayVisible) open(event);
+      else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') marked = true;
+    },
+    { capture: true },
+  );
 };
