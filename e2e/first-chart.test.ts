@@ -48,7 +48,7 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.hasChart();
     await maren.sees('Nothing adopted yet');
     await maren.rowShows('1010', { name: 'Operating account', was: 'new' });
-    await maren.lineShows('Fees');
+    await maren.lineShows('Cash and bank');
   });
 
   it('takes another account, with a number that fits and a kind that says where it leads', async () => {
