@@ -1,10 +1,8 @@
 // Opening a chart in the browser: from the click on the client to the first rows drawn.
 // Baseline: a chart of 50 accounts. Also counts what the bench draws for 5,000.
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import puppeteer, { type Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
+import { openBrowser } from '../e2e/support/browser';
 import { addChart, EMAIL, openDatabase, PASSWORD } from './support/database';
 import { largeChart } from './support/large-chart';
 import { compare, median, say } from './support/report';
@@ -28,22 +26,7 @@ const address = await new Promise<string>((resolve) => {
   });
 });
 
-const browser = await puppeteer.launch({
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  headless: true,
-  userDataDir: mkdtempSync(join(tmpdir(), 'iunctus-bench-')),
-  defaultViewport: { width: 1280, height: 800 },
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--disable-dev-shm-usage',
-  ],
-});
+const browser = await openBrowser();
 const page = await browser.newPage();
 await page.goto(address);
 await page.waitForSelector('input[type=email]');

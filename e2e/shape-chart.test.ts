@@ -1,25 +1,15 @@
-import type { Browser } from 'puppeteer-core';
-import { Application } from './support/application';
-import { Bookkeeper, MAREN } from './support/bookkeeper';
-import { openBrowser } from './support/browser';
+import { openBench, type AtTheBench } from './support/bench';
+import type { Bookkeeper } from './support/bookkeeper';
 
 describe('shaping a chart with postings, by keyboard alone', () => {
-  let application: Application;
-  let browser: Browser;
+  let bench: AtTheBench;
   let maren: Bookkeeper;
   beforeAll(async () => {
-    application = await Application.start();
-    browser = await openBrowser();
-    maren = await Bookkeeper.at(browser, application);
-    await maren.signIn(MAREN);
-    await maren.openClient('Kestrel Lane Cider Works');
-    await maren.hasChart();
+    bench = await openBench('Kestrel Lane Cider Works');
+    maren = bench.maren;
     await maren.lineShows('Gross profit');
   });
-  afterAll(async () => {
-    await browser.close();
-    await application.stop();
-  });
+  afterAll(() => bench.leave());
 
   const openRow = async (): Promise<void> => {
     await maren.press('Enter');
@@ -187,25 +177,17 @@ describe('shaping a chart with postings, by keyboard alone', () => {
 });
 
 describe('shaping a chart by drag', () => {
-  let application: Application;
-  let browser: Browser;
+  let bench: AtTheBench;
   let maren: Bookkeeper;
   beforeAll(async () => {
-    application = await Application.start();
-    browser = await openBrowser();
-    maren = await Bookkeeper.at(browser, application);
-    await maren.signIn(MAREN);
-    await maren.openClient('Kestrel Lane Cider Works');
-    await maren.hasChart();
+    bench = await openBench('Kestrel Lane Cider Works');
+    maren = bench.maren;
     await maren.press('End');
     await maren.page.waitForFunction(
       () => document.querySelector('.row.selected .number')?.textContent === '7510',
     );
   });
-  afterAll(async () => {
-    await browser.close();
-    await application.stop();
-  });
+  afterAll(() => bench.leave());
 
   it('moves a row between two others of its parent, and leaves its number alone', async () => {
     await maren.drag('6350', '6330', 'before');

@@ -3,17 +3,14 @@ import {
   Component,
   computed,
   effect,
-  ElementRef,
-  inject,
   input,
   output,
-  signal,
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { eachNode, nameKey, titleOf, type AccountId, type Chart } from '@iunctus/core';
-import { watchListKeys } from './list-keys';
-import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+import { AutoComplete } from 'primeng/autocomplete';
+import { ChoiceBase } from './choice-base';
 
 interface Choice {
   readonly id: AccountId | null;
@@ -51,7 +48,7 @@ const MAIN: Choice = { id: null, title: 'Main account', key: 'main account' };
   `,
   styleUrl: './choice.css',
 })
-export class AccountChoiceComponent {
+export class AccountChoiceComponent extends ChoiceBase<Choice> {
   readonly chart = input.required<Chart>();
   readonly accountId = input<AccountId | null | undefined>();
   /** Accounts that cannot be chosen: the account itself and what is below it. */
@@ -61,8 +58,7 @@ export class AccountChoiceComponent {
   readonly inputId = input<string>();
   readonly chosen = output<AccountId | null>();
 
-  protected readonly found = signal<Choice[]>([]);
-  protected readonly value = signal<Choice | null>(null);
+  protected readonly autoComplete = viewChild.required<AutoComplete>('list');
   private readonly all = computed<readonly Choice[]>(() => [
     MAIN,
     ...[...eachNode(this.chart().roots)]
@@ -74,39 +70,24 @@ export class AccountChoiceComponent {
       })),
   ]);
 
-  private readonly list = viewChild.required<AutoComplete>('list');
-
   constructor() {
-    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
-      list: () => this.list(),
-      takeBest: (typed) => this.takeBest(typed),
-    });
+    super();
     effect(() => {
       const id = this.accountId();
       this.value.set(this.all().find((choice) => choice.id === id) ?? null);
     });
   }
 
-  protected search({ query }: AutoCompleteCompleteEvent): void {
-    const untouched = query === this.value()?.title;
-    this.found.set(this.matching(untouched ? '' : query).slice(0, 60));
+  protected titleOf({ title }: Choice): string {
+    return title;
   }
 
-  private matching(query: string): Choice[] {
+  protected matching(query: string): Choice[] {
     const words = nameKey(query).split(' ');
     return this.all().filter(({ key }) => words.every((word) => key.includes(word)));
   }
 
-  private takeBest(typed: string): boolean {
-    if (typed.trim() === '' || typed === this.value()?.title) return false;
-    const [best] = this.matching(typed);
-    if (best !== undefined) this.take(best);
-    return best !== undefined;
-  }
-
-  protected take(choice: Choice | string | null): void {
-    if (choice === null || typeof choice === 'string') return;
-    this.value.set(choice);
-    this.chosen.emit(choice.id);
+  protected tell({ id }: Choice): void {
+    this.chosen.emit(id);
   }
 }

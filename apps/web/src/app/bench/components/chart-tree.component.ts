@@ -29,15 +29,11 @@ import {
   planStep,
   type AccountId,
   type AddPlan,
-  type ChartNode,
   type Direction,
   type Element,
   type Operation,
   type Refusal,
 } from '@iunctus/core';
-import { ElementMarkComponent } from '../../shared/components/element-mark.component';
-import { changeWords } from '../../shared/words/change-words';
-import { dateWords } from '../../shared/words/period-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
@@ -45,6 +41,7 @@ import { draftOf, draftOperations, newDraft, type Draft } from '../model/draft';
 import { dropTarget, type DropPlace } from '../model/drop-target';
 import { listedRows, rowIdOf, type ListedRow } from '../model/listed-rows';
 import { actionOfKey, type TreeAction } from '../model/tree-keys';
+import { ChartRowComponent, type AccountRow } from './chart-row.component';
 import { RowEditorComponent } from './row-editor.component';
 
 /** Every row is exactly so high, in pixels. */
@@ -71,7 +68,7 @@ export interface RowsInSight {
     CdkFixedSizeVirtualScroll,
     CdkVirtualForOf,
     CdkVirtualScrollViewport,
-    ElementMarkComponent,
+    ChartRowComponent,
     RowEditorComponent,
   ],
   templateUrl: './chart-tree.component.html',
@@ -159,17 +156,6 @@ export class ChartTreeComponent {
 
   protected trackRow = (_index: number, row: ListedRow): string => rowIdOf(row);
 
-  protected amount(node: ChartNode): string {
-    return formatAmount(this.model.amountOf(node), { currency: this.currency(), zero: '–' });
-  }
-
-  protected own(node: ChartNode): string {
-    const amount = this.model.ownAmountOf(node);
-    return node.children.length === 0 || amount === 0
-      ? ''
-      : `${formatAmount(amount, { currency: this.currency() })} itself`;
-  }
-
   protected elementTotal(element: Element): string {
     const total = this.model
       .chart()
@@ -178,34 +164,21 @@ export class ChartTreeComponent {
     return formatAmount(total, { currency: this.currency(), zero: '–' });
   }
 
-  protected element(node: ChartNode): Element {
-    return KINDS[node.account.kind].element;
-  }
-
-  protected kindName(node: ChartNode): string {
-    return KINDS[node.account.kind].shortName;
-  }
-
-  protected wasWords(id: AccountId): string {
-    const change = this.model.changeOf(id);
-    return change === null ? '' : changeWords(change, this.model.base());
-  }
-
-  protected retiredWords(node: ChartNode): string {
-    const { retiredOn } = node.account;
-    return retiredOn === null ? '' : `retired ${dateWords(retiredOn)}`;
-  }
-
   protected select(id: AccountId): void {
     // The click that ends a drag must not wipe out what the drop was refused for.
     if (this.model.cursor() !== id) this.refusal.set(null);
     this.model.cursor.set(id);
   }
 
-  protected toggle(event: Event, row: Extract<ListedRow, { type: 'account' }>): void {
-    event.stopPropagation();
+  protected toggle(row: AccountRow): void {
     this.model.setOpen(row.node.account.id, !row.open);
     this.focus();
+  }
+
+  /** How a row shows that something would be dropped on it, or before or after it. */
+  protected dropClass(index: number): string {
+    const place = this.dropPlace();
+    return place?.index === index ? `drop-${place.at}` : '';
   }
 
   protected startEdit(): void {

@@ -3,19 +3,16 @@ import {
   Component,
   computed,
   effect,
-  ElementRef,
-  inject,
   input,
   output,
-  signal,
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { KIND_CODES, KINDS, nameKey, type Element, type KindCode } from '@iunctus/core';
-import { watchListKeys } from './list-keys';
-import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+import { AutoComplete } from 'primeng/autocomplete';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
+import { ChoiceBase } from './choice-base';
 
 interface Choice {
   readonly code: KindCode;
@@ -32,9 +29,6 @@ const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
   const key = nameKey(`${name} ${landing} ${sentence} ${ELEMENT_WORDS[element]}`);
   return { code, name, element, landing, sentence, key };
 });
-
-const choiceOf = (code: KindCode): Choice | null =>
-  CHOICES.find((choice) => choice.code === code) ?? null;
 
 /** Choosing a kind by typing part of its name; each says where it leads and what belongs there. */
 @Component({
@@ -64,9 +58,7 @@ const choiceOf = (code: KindCode): Choice | null =>
         <div class="kind-choice">
           <iu-element-mark [element]="choice.element" />
           <div>
-            <div class="head">
-              <strong>{{ choice.name }}</strong>
-            </div>
+            <strong>{{ choice.name }}</strong>
             <div class="landing">{{ choice.landing }}</div>
             <div class="sentence">{{ choice.sentence }}</div>
           </div>
@@ -76,53 +68,40 @@ const choiceOf = (code: KindCode): Choice | null =>
   `,
   styleUrl: './choice.css',
 })
-export class KindChoiceComponent {
+export class KindChoiceComponent extends ChoiceBase<Choice> {
   readonly kind = input.required<KindCode>();
   /** Kinds of this element come first. */
   readonly near = input<Element | null>(null);
   readonly inputId = input<string>();
   readonly chosen = output<KindCode>();
 
-  protected readonly found = signal<Choice[]>([]);
-  protected readonly value = signal<Choice | null>(null);
+  protected readonly autoComplete = viewChild.required<AutoComplete>('list');
   private readonly ordered = computed(() => {
     const near = this.near();
     const own = CHOICES.filter(({ element }) => element === near);
     return [...own, ...CHOICES.filter(({ element }) => element !== near)];
   });
 
-  private readonly list = viewChild.required<AutoComplete>('list');
-
   constructor() {
-    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
-      list: () => this.list(),
-      takeBest: (typed) => this.takeBest(typed),
+    super();
+    effect(() => {
+      const kind = this.kind();
+      this.value.set(CHOICES.find(({ code }) => code === kind) ?? null);
     });
-    effect(() => this.value.set(choiceOf(this.kind())));
   }
 
-  protected search({ query }: AutoCompleteCompleteEvent): void {
-    const untouched = query === this.value()?.name;
-    this.found.set(untouched ? [...this.ordered()] : this.matching(query));
+  protected titleOf({ name }: Choice): string {
+    return name;
   }
 
-  private matching(query: string): Choice[] {
+  protected matching(query: string): Choice[] {
     const words = nameKey(query).split(' ');
     const fitting = this.ordered().filter(({ key }) => words.every((word) => key.includes(word)));
     const begins = ({ name }: Choice): number => (nameKey(name).startsWith(nameKey(query)) ? 0 : 1);
     return fitting.sort((a, b) => begins(a) - begins(b));
   }
 
-  private takeBest(typed: string): boolean {
-    if (typed.trim() === '' || typed === this.value()?.name) return false;
-    const [best] = this.matching(typed);
-    if (best !== undefined) this.take(best);
-    return best !== undefined;
-  }
-
-  protected take(choice: Choice | string | null): void {
-    if (choice === null || typeof choice === 'string') return;
-    this.value.set(choice);
-    this.chosen.emit(choice.code);
+  protected tell({ code }: Choice): void {
+    this.chosen.emit(code);
   }
 }

@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { formatAmount, KINDS, type VisibleRow } from '@iunctus/core';
+import { ElementMarkComponent } from '../../shared/components/element-mark.component';
+import { changeWords } from '../../shared/words/change-words';
+import { dateWords } from '../../shared/words/period-words';
+import { BenchModel } from '../model/bench-model';
+
+/** A row of the list that stands for an account. */
+export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
+
+/** One account of the chart: number, name, what it was, kind, amount. */
+@Component({
+  selector: 'iu-chart-row',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ElementMarkComponent],
+  template: `
+    <i class="edge" [class.changed]="was() !== ''"></i>
+    <span class="number" role="gridcell">{{ account().number }}</span>
+    <span class="name" role="gridcell" [style.padding-left.px]="(row().level - 1) * 18">
+      @if (row().node.children.length > 0) {
+        <button
+          type="button"
+          class="twisty"
+          tabindex="-1"
+          [attr.aria-label]="row().open ? 'Close' : 'Open'"
+          (click)="toggle($event)"
+        >
+          {{ row().open ? '▾' : '▸' }}
+        </button>
+      }
+      <span class="text" [title]="account().name">{{ account().name }}</span>
+      @if (was() !== '') {
+        <b class="was" [title]="was()">{{ was() }}</b>
+      }
+      @for (note of notes(); track note) {
+        <span class="note">{{ note }}</span>
+      }
+    </span>
+    <span class="kind" role="gridcell">
+      <iu-element-mark [element]="kind().element" />
+      {{ kind().shortName }}
+    </span>
+    <span class="amount" role="gridcell">{{ amount() }}</span>
+  `,
+  styleUrl: './chart-row.component.css',
+  host: {
+    class: 'row',
+    role: 'row',
+    '[id]': "'row-' + account().id",
+    '[attr.aria-level]': 'row().level',
+    '[attr.aria-expanded]': 'row().node.children.length > 0 ? row().open : null',
+    '[attr.aria-selected]': 'selected()',
+    '[class.selected]': 'selected()',
+    '[class.lit]': 'model.lit().has(account().id)',
+    '[class.heading]': "account().role === 'heading'",
+    '[class.retired]': 'account().retiredOn !== null',
+  },
+})
+export class ChartRowComponent {
+  protected readonly model = inject(BenchModel);
+  readonly row = input.required<AccountRow>();
+  readonly toggled = output();
+
+  protected readonly account = computed(() => this.row().node.account);
+  protected readonly kind = computed(() => KINDS[this.account().kind]);
+  protected readonly selected = computed(() => this.model.cursor() === this.account().id);
+  private readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+
+  protected readonly was = computed(() => {
+    const change = this.model.changeOf(this.account().id);
+    return change === null ? '' : changeWords(change, this.model.base());
+  });
+
+  protected readonly amount = computed(() =>
+    formatAmount(this.model.amountOf(this.row().node), { currency: this.currency(), zero: '–' }),
+  );
+
+  /** That it is retired; and what was posted to it itself, where accounts below it have amounts too. */
+  protected readonly notes = computed(() => {
+    const { node } = this.row();
+    const { retiredOn } = node.account;
+    const own = node.children.length === 0 ? 0 : this.model.ownAmountOf(node);
+    return [
+      ...(retiredOn === null ? [] : [`retired ${dateWords(retiredOn)}`]),
+      ...(own === 0 ? [] : [`${formatAmount(own, { currency: this.currency() })} itself`]),
+    ];
+  });
+
+  protected toggle(event: Event): void {
+    event.stopPropagation();
+    this.toggled.emit();
+  }
+}

@@ -1,0 +1,50 @@
+import { Directive, ElementRef, inject, signal } from '@angular/core';
+import type { AutoComplete, AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+import { watchListKeys } from './list-keys';
+
+/** Most choices that a list shows at once. */
+const SHOWN = 60;
+
+/** Choosing one thing by typing part of what it is called; what the kinds and the accounts share. */
+@Directive()
+export abstract class ChoiceBase<T extends object> {
+  protected readonly found = signal<T[]>([]);
+  protected readonly value = signal<T | null>(null);
+
+  constructor() {
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
+      list: () => this.autoComplete(),
+      takeBest: (typed) => this.takeBest(typed),
+    });
+  }
+
+  protected abstract autoComplete(): AutoComplete;
+  /** What the field shows for a choice. */
+  protected abstract titleOf(choice: T): string;
+  /** The choices that fit, the best first; all of them for an empty query. */
+  protected abstract matching(query: string): T[];
+  /** Tells the form. */
+  protected abstract tell(choice: T): void;
+
+  protected search({ query }: AutoCompleteCompleteEvent): void {
+    this.found.set(this.matching(this.isShown(query) ? '' : query).slice(0, SHOWN));
+  }
+
+  protected take(choice: T | string | null): void {
+    if (choice === null || typeof choice === 'string') return;
+    this.value.set(choice);
+    this.tell(choice);
+  }
+
+  private takeBest(typed: string): boolean {
+    if (typed.trim() === '' || this.isShown(typed)) return false;
+    const [best] = this.matching(typed);
+    if (best !== undefined) this.take(best);
+    return best !== undefined;
+  }
+
+  private isShown(text: string): boolean {
+    const value = this.value();
+    return value !== null && this.titleOf(value) === text;
+  }
+}
