@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import pg from 'pg';
 
-const MAIN = join(__dirname, '../../apps/server/dist/main.js');
+const MAIN = join(process.cwd(), 'apps/server/dist/main.js');
 
 const createDatabase = async (): Promise<string> => {
   const url = process.env['E2E_DATABASE_URL'] ?? '';

@@ -242,7 +242,7 @@ export class Bookkeeper {
     );
   }
 
-  /** Looks again and again until what is read matches; then, or when patience ends, lets Jest judge. */
+  /** Looks again and again until what is read matches; fails when patience ends. */
   private async becomes<T extends object>(
     read: () => Promise<T | undefined>,
     expected: Partial<T>,
@@ -256,6 +256,7 @@ export class Bookkeeper {
       await new Promise((resolve) => setTimeout(resolve, 30));
       last = await read();
     }
-    expect(last).toMatchObject(expected);
+    if (!fits())
+      throw new Error(`wanted ${JSON.stringify(expected)}, found ${JSON.stringify(last)}`);
   }
 }

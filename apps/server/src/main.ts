@@ -15,7 +15,7 @@ const setting = (name: string): string => {
   return value;
 };
 
-const pool = createPool(setting('DATABASE_URL'));
+const pool = createPool(setting('DATABASE_URL'), say);
 await migrate(pool, join(here, '../migrations'));
 const demo = await loadDemo(pool, {
   folder: join(here, '../../../demo'),

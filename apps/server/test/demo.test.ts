@@ -47,6 +47,20 @@ describe('the demo practice', () => {
   });
 });
 
+describe('the pool', () => {
+  it('outlives a connection that the database closes', async () => {
+    const pool = await freshDatabase();
+    const [before] = (await pool.query('SELECT pg_backend_pid() AS pid')).rows;
+    const other = await freshDatabase();
+    const closed = new Promise((resolve) => pool.once('error', resolve));
+    await other.query('SELECT pg_terminate_backend($1)', [before.pid]);
+    await closed;
+    const [after] = (await pool.query('SELECT pg_backend_pid() AS pid')).rows;
+    expect(after.pid).not.toBe(before.pid);
+    await Promise.all([pool.end(), other.end()]);
+  });
+});
+
 describe('migrations', () => {
   it('run once', async () => {
     const pool = await freshDatabase();
