@@ -8,77 +8,80 @@ const FOLDER = join(process.cwd(), 'docs/screenshots');
 
 const application = await Application.start();
 const browser = await openBrowser();
-const maren = await Bookkeeper.at(browser, application);
-const { page } = maren;
 
-const picture = async (name: string): Promise<void> => {
-  await page.evaluate(async () => {
-    await document.fonts.ready;
-    const finite = document
-      .getAnimations()
-      .filter((animation) => animation.effect?.getComputedTiming().iterations !== Infinity);
-    await Promise.allSettled(finite.map((animation) => animation.finished));
-  });
-  await new Promise((resolve) => setTimeout(resolve, 250));
-  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
-};
+try {
+  const maren = await Bookkeeper.at(browser, application);
+  const { page } = maren;
 
-const open = async (client: string): Promise<void> => {
-  await page.goto(`${application.address}/clients`);
-  await maren.openClient(client);
-};
+  const picture = async (name: string): Promise<void> => {
+    await page.evaluate(async () => {
+      await document.fonts.ready;
+      const finite = document
+        .getAnimations()
+        .filter((animation) => animation.effect?.getComputedTiming().iterations !== Infinity);
+      await Promise.allSettled(finite.map((animation) => animation.finished));
+    });
+    await new Promise((resolve) => setTimeout(resolve, 250));
+    await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+  };
 
-await maren.signIn(MAREN);
-await maren.sees('Clients');
-await maren.sees('Heron Reach Rowing Club');
-await picture('clients');
+  const open = async (client: string): Promise<void> => {
+    await page.goto(`${application.address}/clients`);
+    await maren.openClient(client);
+  };
 
-await open('Heron Reach Rowing Club');
-await maren.sees('has no chart yet');
-await maren.press('Enter');
-await maren.sees('Choose what');
-await picture('starting-chart');
+  await maren.signIn(MAREN);
+  await maren.sees('Clients');
+  await maren.sees('Heron Reach Rowing Club');
+  await picture('clients');
 
-await open('Kestrel Lane Cider Works');
-await maren.hasChart();
-await maren.lineShows('Gross profit');
-await picture('bench');
+  await open('Heron Reach Rowing Club');
+  await maren.sees('has no chart yet');
+  await maren.press('Enter');
+  await maren.sees('Choose what');
+  await picture('starting-chart');
 
-await maren.press('r');
-await maren.sees('What moves on the statements');
-await picture('review');
-await maren.press('Escape');
-await maren.hasChart();
+  await open('Kestrel Lane Cider Works');
+  await maren.hasChart();
+  await maren.lineShows('Gross profit');
+  await picture('bench');
 
-await maren.goTo('6110');
-await maren.press('Enter');
-await page.waitForSelector('iu-row-editor .name:focus');
-await maren.press('Tab', 'Tab');
-await maren.type('cost');
-await maren.sees('Rises with every sale');
-await picture('editing-a-row');
-await maren.press('Escape', 'Escape');
+  await maren.press('r');
+  await maren.sees('What moves on the statements');
+  await picture('review');
+  await maren.press('Escape');
+  await maren.hasChart();
 
-await maren.goTo('1590');
-await maren.press('Space');
-await maren.sees('Lands on');
-await picture('account');
-await maren.press('Escape');
-await maren.hasChart();
+  await maren.goTo('6110');
+  await maren.press('Enter');
+  await page.waitForSelector('iu-row-editor .name:focus');
+  await maren.press('Tab', 'Tab');
+  await maren.type('cost');
+  await maren.sees('Rises with every sale');
+  await picture('editing-a-row');
+  await maren.press('Escape', 'Escape');
 
-await maren.tabTo('History');
-await maren.press('Enter');
-await maren.sees('Every revision of the chart.');
-await picture('history');
+  await maren.goTo('1590');
+  await maren.press('Space');
+  await maren.sees('Lands on');
+  await picture('account');
+  await maren.press('Escape');
+  await maren.hasChart();
 
-await open('Tern Street Ceramics');
-await maren.hasChart();
-await page.evaluate(() => localStorage.setItem('iunctus.theme', 'dark'));
-await page.reload();
-await maren.hasChart();
-await maren.goTo('6600');
-await maren.lineShows('Net revenue');
-await picture('bench-dark');
+  await maren.tabTo('History');
+  await maren.press('Enter');
+  await maren.sees('Every revision of the chart.');
+  await picture('history');
 
-await browser.close();
-await application.stop();
+  await open('Tern Street Ceramics');
+  await maren.hasChart();
+  await page.evaluate(() => localStorage.setItem('iunctus.theme', 'dark'));
+  await page.reload();
+  await maren.hasChart();
+  await maren.goTo('6600');
+  await maren.lineShows('Drawings');
+  await picture('bench-dark');
+} finally {
+  await browser.close();
+  await application.stop();
+}

@@ -46,6 +46,8 @@ export class Bookkeeper {
   static async at(browser: Browser, application: Application): Promise<Bookkeeper> {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
+    // Several windows are open at once; each behaves as if it were the one in front.
+    await page.emulateFocusedPage(true);
     await page.goto(application.address);
     return new Bookkeeper(page, context, application);
   }
@@ -53,6 +55,7 @@ export class Bookkeeper {
   /** Another window of the same session. */
   async anotherWindow(): Promise<Bookkeeper> {
     const page = await this.context.newPage();
+    await page.emulateFocusedPage(true);
     await page.setViewport({ width: 1280, height: 800 });
     await page.goto(this.page.url());
     return new Bookkeeper(page, this.context, this.application);

@@ -1,4 +1,4 @@
-import { Directive, ElementRef, inject, signal } from '@angular/core';
+import { afterNextRender, Directive, ElementRef, inject, Injector, signal } from '@angular/core';
 import type { AutoComplete, AutoCompleteCompleteEvent } from 'primeng/autocomplete';
 import { watchListKeys } from './list-keys';
 
@@ -10,6 +10,8 @@ const SHOWN = 60;
 export abstract class ChoiceBase<T extends object> {
   protected readonly found = signal<T[]>([]);
   protected readonly value = signal<T | null>(null);
+
+  private readonly injector = inject(Injector);
 
   constructor() {
     watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
@@ -27,13 +29,22 @@ export abstract class ChoiceBase<T extends object> {
   protected abstract tell(choice: T): void;
 
   protected search({ query }: AutoCompleteCompleteEvent): void {
-    this.found.set(this.matching(this.isShown(query) ? '' : query).slice(0, SHOWN));
+    const typed = !this.isShown(query);
+    this.found.set(this.matching(typed ? query : '').slice(0, SHOWN));
+    if (typed) this.markBest();
   }
 
   protected take(choice: T | string | null): void {
     if (choice === null || typeof choice === 'string') return;
     this.value.set(choice);
     this.tell(choice);
+  }
+
+  /** The list would mark the present choice; what is typed asks for the best match. */
+  private markBest(): void {
+    afterNextRender(() => this.autoComplete().focusedOptionIndex.set(0), {
+      injector: this.injector,
+    });
   }
 
   private takeBest(typed: string): boolean {

@@ -9,7 +9,9 @@ import {
   Component,
   computed,
   DestroyRef,
+  effect,
   inject,
+  Injector,
   output,
   signal,
   viewChild,
@@ -76,8 +78,19 @@ export class StatementSheetComponent {
     return new Set(id === null ? [] : this.model.landingOf(id));
   });
 
+  /** Place of the first row on which the account at the cursor lands; -1 where it lands on none. */
+  private readonly landingIndex = computed(() => {
+    const landing = this.landing();
+    return this.statement().rows.findIndex(({ key }) => landing.has(key));
+  });
+
   constructor() {
     const destroyed = inject(DestroyRef);
+    const injector = inject(Injector);
+    effect(() => {
+      const index = this.landingIndex();
+      if (index >= 0) afterNextRender(() => this.bringIntoSight(index), { injector });
+    });
     afterNextRender(() => {
       this.viewport()
         .elementScrolled()
@@ -165,6 +178,14 @@ export class StatementSheetComponent {
       event.preventDefault();
       this.goToAccount();
     }
+  }
+
+  private bringIntoSight(index: number): void {
+    const viewport = this.viewport();
+    const [top, height] = [viewport.measureScrollOffset(), viewport.getViewportSize()];
+    const y = index * this.rowHeight;
+    if (y >= top && y + this.rowHeight <= top + height) return;
+    viewport.scrollToOffset(Math.max(y - height / 2, 0));
   }
 
   private tellSight(): void {

@@ -59,7 +59,7 @@ const scheme = {
   list: {
     option: {
       focusBackground: 'var(--plum-wash)',
-      selectedBackground: 'var(--plum-wash)',
+      selectedBackground: 'transparent',
       selectedFocusBackground: 'var(--plum-wash)',
       color: 'var(--ink)',
       focusColor: 'var(--ink)',
