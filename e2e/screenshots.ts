@@ -75,6 +75,16 @@ try {
 
   await open('Tern Street Ceramics');
   await maren.hasChart();
+  await maren.tabTo('Numbers');
+  await maren.press('Enter');
+  await maren.sees('numbers change');
+  await maren.tabTo('Read it off the numbers');
+  await maren.press('Enter');
+  await maren.sees('8 of 95 numbers change');
+  await picture('numbers');
+
+  await open('Tern Street Ceramics');
+  await maren.hasChart();
   await page.evaluate(() => localStorage.setItem('iunctus.theme', 'dark'));
   await page.reload();
   await maren.hasChart();

@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrate } from '../src/database/migrate';
 import { freshDatabase, MAREN, PASSWORD, TOBIAS, withDemo } from './harness';
@@ -74,7 +75,8 @@ describe('migrations', () => {
     await pool.query('CREATE SCHEMA public');
     const folder = join(__dirname, '../migrations');
     const ran = await Promise.all([migrate(pool, folder), migrate(pool, folder)]);
-    expect(ran.map((names) => names.length).sort()).toEqual([0, 3]);
+    const files = readdirSync(folder).length;
+    expect(ran.map((names) => names.length).sort()).toEqual([0, files]);
     await pool.end();
   });
 });

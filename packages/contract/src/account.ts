@@ -7,6 +7,7 @@ import {
   type ChartSettings,
 } from '@iunctus/core';
 import * as v from 'valibot';
+import { NumberPlanSchema } from './number-plan';
 import { DateText, Id, textUpTo } from './text';
 import { mirrors } from './mirrors';
 
@@ -34,7 +35,7 @@ export const AccountRecordSchema = mirrors<AccountRecord>()(
 /** What a chart's numbers and names keep to. */
 export const ChartSettingsSchema = mirrors<ChartSettings>()(
   v.strictObject({
-    digits: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(15)),
+    plan: NumberPlanSchema,
     numbered: v.boolean(),
     uniqueNames: v.picklist(['chart', 'siblings']),
   }),

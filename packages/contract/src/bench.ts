@@ -15,6 +15,15 @@ export const ProposalAnswer = v.strictObject({
 });
 export type ProposalAnswer = v.InferOutput<typeof ProposalAnswer>;
 
+/** What an account was numbered and called until a revision. */
+export const FormerTitle = v.strictObject({
+  accountId: Id,
+  number: v.nullable(v.string()),
+  name: v.string(),
+  untilRevision: Revision,
+});
+export type FormerTitle = v.InferOutput<typeof FormerTitle>;
+
 /** A chart as last adopted, and the viewer's proposal on it. Siblings come in order. */
 export const BenchChart = v.strictObject({
   revision: Revision,
@@ -22,6 +31,8 @@ export const BenchChart = v.strictObject({
   accounts: v.array(AccountRecordSchema),
   /** Ids of the accounts that have postings. */
   posted: v.array(Id),
+  /** Numbers and names that accounts bore before, newest first. */
+  former: v.array(FormerTitle),
   proposal: ProposalAnswer,
 });
 export type BenchChart = v.InferOutput<typeof BenchChart>;
@@ -74,6 +85,10 @@ export const RevisionAnswer = v.strictObject({
   adoptedAt: Moment,
   note: v.string(),
   operations: v.array(OperationSchema),
+  /** From which number to which, for every account that was renumbered. */
+  crosswalk: v.array(
+    v.strictObject({ id: Id, from: v.nullable(v.string()), to: v.nullable(v.string()) }),
+  ),
 });
 export type RevisionAnswer = v.InferOutput<typeof RevisionAnswer>;
 /** Revisions, newest first. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { KIND_CODES, type Operation } from '@iunctus/core';
+import { KIND_CODES, usualPlan, type Operation } from '@iunctus/core';
 import * as v from 'valibot';
 import {
   BalancesQuery,
@@ -28,6 +28,14 @@ const OPERATIONS: readonly Operation[] = [
   { type: 'deleteAccount', id },
   { type: 'editField', id, field: 'guidance', value: 'Daily receipts' },
   { type: 'renumber', id, number: null },
+  {
+    type: 'renumberMany',
+    numbers: [
+      { id, number: '6010' },
+      { id, number: null },
+    ],
+  },
+  { type: 'setPlan', plan: usualPlan(4), numbered: true },
   { type: 'moveNode', id, parentId: id, afterId: null },
   { type: 'changeKind', id, kind: 'clearing' },
   { type: 'changeRole', id, role: 'heading' },

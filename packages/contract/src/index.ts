@@ -1,4 +1,5 @@
 export * from './text';
+export * from './number-plan';
 export * from './account';
 export * from './operation';
 export * from './access';

@@ -10,7 +10,11 @@ import {
 import * as v from 'valibot';
 import { AccountSchema } from './account';
 import { mirrors } from './mirrors';
+import { NumberPlanSchema } from './number-plan';
 import { DateText, Id, textUpTo } from './text';
+
+/** Most operations that one request may carry. */
+export const OPERATIONS_LIMIT = 30_000;
 
 const place = { parentId: v.nullable(Id), afterId: v.nullable(Id) };
 
@@ -30,6 +34,15 @@ export const OperationSchema = mirrors<Operation>()(
       id: Id,
       number: v.nullable(textUpTo(NUMBER_LIMIT)),
     }),
+    v.strictObject({
+      type: v.literal('renumberMany'),
+      numbers: v.pipe(
+        v.array(v.strictObject({ id: Id, number: v.nullable(textUpTo(NUMBER_LIMIT)) })),
+        v.minLength(1),
+        v.maxLength(OPERATIONS_LIMIT),
+      ),
+    }),
+    v.strictObject({ type: v.literal('setPlan'), plan: NumberPlanSchema, numbered: v.boolean() }),
     v.strictObject({ type: v.literal('moveNode'), id: Id, ...place }),
     v.strictObject({ type: v.literal('changeKind'), id: Id, kind: v.picklist(KIND_CODES) }),
     v.strictObject({
@@ -41,9 +54,6 @@ export const OperationSchema = mirrors<Operation>()(
     v.strictObject({ type: v.literal('restore'), id: Id }),
   ]),
 );
-
-/** Most operations that one request may carry. */
-export const OPERATIONS_LIMIT = 30_000;
 
 /** One gesture's operations. */
 export const ProposalStepSchema = mirrors<ProposalStep>()(
@@ -61,14 +71,15 @@ const CODES = [
   'accountMissing', 'accountExists', 'parentMissing', 'parentRetired', 'neighbourMissing',
   'moveIntoOwnSubtree', 'elementDiffers', 'numberMissing', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
   'textTooLong', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
-  'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed',
+  'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed', 'planWrong',
 ] as const; // prettier-ignore
 
 /** A refused operation. */
 export const RefusalSchema = mirrors<Refusal>()(
   v.strictObject({
     code: v.picklist(CODES),
-    accountId: Id,
+    // Empty where the refusal is about the chart itself.
+    accountId: v.union([Id, v.literal('')]),
     field: v.optional(v.picklist(FIELDS)),
     value: v.optional(textUpTo(TEXT_LIMITS.notes)),
     otherId: v.optional(v.string()),

@@ -23,7 +23,14 @@ export { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from './operations/
 export * from './operations/apply';
 export * from './operations/proposal';
 export * from './operations/track';
+export * from './numbering/plan';
 export * from './numbering/suggest';
+export * from './numbering/crosswalk';
+export * from './numbering/make-room';
+export * from './numbering/infer-plan';
+export * from './numbering/range-fill';
+export { fitNumbers, type Fit, type FitRequest } from './numbering/fit';
+export type { Unplaced } from './numbering/place-tree';
 export * from './planning/plan-add';
 export * from './planning/plan-move';
 export * from './statements/amounts';

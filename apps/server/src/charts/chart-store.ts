@@ -1,11 +1,20 @@
-import { chartFrom, type AccountRecord, type Chart, type ChartNode } from '@iunctus/core';
+import {
+  accountOf,
+  chartFrom,
+  recordsOf,
+  type AccountRecord,
+  type Chart,
+  type ChartNode,
+} from '@iunctus/core';
 import type { Reader, Transaction } from '../database/transaction';
 import {
   deleteAccounts,
+  insertFormer,
   insertAccounts,
   manyAccounts,
   manyPostedIds,
   updateAccounts,
+  updateSettings,
   type ChartHead,
   type PlacedRecord,
 } from './charts.queries';
@@ -46,7 +55,22 @@ export const storeChart = async (
     return former !== undefined && !sameRecord(former, record);
   });
   const removed = [...before.keys()].filter((id) => !after.has(id));
+  if (charts.before.settings !== charts.after.settings)
+    await updateSettings(on, head, charts.after.settings);
   if (added.length > 0) await insertAccounts(on, head, added);
   if (changed.length > 0) await updateAccounts(on, head, changed);
   if (removed.length > 0) await deleteAccounts(on, head, removed);
+};
+
+/** Notes what accounts were numbered and called before the revision that is being adopted. */
+export const storeFormer = async (
+  on: Transaction,
+  head: ChartHead,
+  charts: { readonly before: Chart; readonly after: Chart },
+): Promise<void> => {
+  const former = recordsOf(charts.before).filter(({ id, number, name }) => {
+    const now = accountOf(charts.after, id);
+    return now !== undefined && (now.number !== number || now.name !== name);
+  });
+  if (former.length > 0) await insertFormer(on, head, former);
 };

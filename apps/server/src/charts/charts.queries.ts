@@ -1,4 +1,5 @@
-import type { AccountRecord, ChartSettings } from '@iunctus/core';
+import type { FormerTitle } from '@iunctus/contract';
+import type { AccountRecord, ChartSettings, NumberPlan } from '@iunctus/core';
 import type { Viewer } from '../access/access.service';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
@@ -15,7 +16,7 @@ interface HeadRow {
   readonly id: string;
   readonly practice_id: string;
   readonly revision: number;
-  readonly digits: number;
+  readonly plan: NumberPlan;
   readonly numbered: boolean;
   readonly unique_names: ChartSettings['uniqueNames'];
 }
@@ -24,10 +25,10 @@ const headOf = (row: HeadRow): ChartHead => ({
   id: row.id,
   practiceId: row.practice_id,
   revision: row.revision,
-  settings: { digits: row.digits, numbered: row.numbered, uniqueNames: row.unique_names },
+  settings: { plan: row.plan, numbered: row.numbered, uniqueNames: row.unique_names },
 });
 
-const HEAD = `SELECT id, practice_id, revision, digits, numbered, unique_names
+const HEAD = `SELECT id, practice_id, revision, plan, numbered, unique_names
               FROM chart WHERE practice_id = $1 AND client_id = $2`;
 
 /** The client's chart, or `undefined` for a client without one. */
@@ -60,14 +61,14 @@ export const insertChart = (
 ): Promise<number> =>
   change(on, {
     text: `
-      INSERT INTO chart (id, practice_id, client_id, digits, numbered, unique_names)
+      INSERT INTO chart (id, practice_id, client_id, plan, numbered, unique_names)
       VALUES ($1, $2, $3, $4, $5, $6)
       ON CONFLICT (client_id) DO NOTHING`,
     values: [
       chart.id,
       chart.practiceId,
       chart.clientId,
-      chart.settings.digits,
+      JSON.stringify(chart.settings.plan),
       chart.settings.numbered,
       chart.settings.uniqueNames,
     ],
@@ -78,6 +79,17 @@ export const setRevision = (on: Transaction, head: ChartHead, revision: number):
   change(on, {
     text: 'UPDATE chart SET revision = $3 WHERE practice_id = $1 AND id = $2',
     values: [head.practiceId, head.id, revision],
+  });
+
+/** Stores a chart's number plan, and whether its accounts must bear numbers. */
+export const updateSettings = (
+  on: Transaction,
+  head: ChartHead,
+  { plan, numbered }: ChartSettings,
+): Promise<number> =>
+  change(on, {
+    text: 'UPDATE chart SET plan = $3, numbered = $4 WHERE practice_id = $1 AND id = $2',
+    values: [head.practiceId, head.id, JSON.stringify(plan), numbered],
   });
 
 interface AccountRow {
@@ -184,3 +196,38 @@ export const deleteAccounts = (
     text: 'DELETE FROM account WHERE practice_id = $1 AND chart_id = $2 AND id = ANY($3::uuid[])',
     values: [head.practiceId, head.id, ids],
   });
+
+/** Notes numbers and names that end with the revision after the chart's newest one. */
+export const insertFormer = (
+  on: Transaction,
+  head: ChartHead,
+  former: readonly Pick<AccountRecord, 'id' | 'number' | 'name'>[],
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO account_former (practice_id, chart_id, account_id, until_revision, number, name)
+      SELECT $1, $2, id, $3, number, name
+      FROM jsonb_to_recordset($4::jsonb) AS former (id uuid, number text, name text)`,
+    values: [head.practiceId, head.id, head.revision + 1, JSON.stringify(former)],
+  });
+
+/** Numbers and names that a chart's accounts bore before, newest first. */
+export const manyFormer = async (on: Reader, head: ChartHead): Promise<FormerTitle[]> => {
+  const rows = await many<{
+    readonly account_id: string;
+    readonly number: string | null;
+    readonly name: string;
+    readonly until_revision: number;
+  }>(on, {
+    text: `
+      SELECT account_id, number, name, until_revision FROM account_former
+      WHERE practice_id = $1 AND chart_id = $2 ORDER BY until_revision DESC, account_id`,
+    values: [head.practiceId, head.id],
+  });
+  return rows.map(({ account_id, until_revision, number, name }) => ({
+    accountId: account_id,
+    number,
+    name,
+    untilRevision: until_revision,
+  }));
+};

@@ -12,6 +12,7 @@ import { loadChart } from '../charts/chart-store';
 import {
   insertChart,
   manyAccounts,
+  manyFormer,
   manyPostedIds,
   maybeChart,
   type ChartHead,
@@ -49,6 +50,7 @@ const benchChart = async (on: Reader, head: ChartHead, userId: string): Promise<
     settings: head.settings,
     accounts: await manyAccounts(on, head),
     posted: await manyPostedIds(on, head),
+    former: await manyFormer(on, head),
     proposal: await currentProposal(on, head, userId),
   };
 };

@@ -2,7 +2,7 @@ import type { AdoptAnswer, AdoptRequest } from '@iunctus/contract';
 import { applyAll, replay, type Landed, type ProposalStep } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
-import { loadChart, storeChart } from '../charts/chart-store';
+import { loadChart, storeChart, storeFormer } from '../charts/chart-store';
 import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.queries';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
@@ -37,7 +37,9 @@ const land = async (
     steps.flatMap(({ operations }) => operations),
   );
   if (!outcome.ok) return problem({ code: 'refused', refusal: outcome.refusal });
-  await storeChart(on, head, { before, after: outcome.chart });
+  const charts = { before, after: outcome.chart };
+  await storeChart(on, head, charts);
+  await storeFormer(on, head, charts);
   return outcome.landed;
 };
 

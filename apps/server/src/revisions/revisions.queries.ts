@@ -1,5 +1,5 @@
 import type { RevisionAnswer } from '@iunctus/contract';
-import type { Landed, Operation } from '@iunctus/core';
+import { crosswalkOf, type Landed, type Operation } from '@iunctus/core';
 import type { Viewer } from '../access/access.service';
 import type { ChartHead } from '../charts/charts.queries';
 import { change, many, maybeOne } from '../database/query';
@@ -79,6 +79,7 @@ interface RevisionRow {
   readonly adopted_at: Date;
   readonly note: string;
   readonly operations: Operation[];
+  readonly inverse: Operation[];
 }
 
 /** A chart's revisions, newest first. */
@@ -90,7 +91,7 @@ export const manyRevisions = async (
   const rows = await many<RevisionRow>(on, {
     text: `
       SELECT revision.number, app_user.name AS author, revision.adopted_at, revision.note,
-             revision.operations
+             revision.operations, revision.inverse
       FROM revision
       JOIN chart ON chart.id = revision.chart_id
       JOIN app_user ON app_user.id = revision.author_id
@@ -98,5 +99,9 @@ export const manyRevisions = async (
       ORDER BY revision.number DESC`,
     values: [viewer.practiceId, clientId],
   });
-  return rows.map(({ adopted_at, ...row }) => ({ ...row, adoptedAt: adopted_at.toISOString() }));
+  return rows.map(({ adopted_at, inverse, ...row }) => ({
+    ...row,
+    adoptedAt: adopted_at.toISOString(),
+    crosswalk: [...crosswalkOf(landedOf({ operations: row.operations, inverse }))],
+  }));
 };

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { History, ListTree, LucideAngularModule, Users } from 'lucide-angular';
+import { Hash, History, ListTree, LucideAngularModule, Users } from 'lucide-angular';
 import { filter, map } from 'rxjs';
 import { ThemeService } from './shared/theme/theme.service';
 
@@ -25,5 +25,5 @@ export class AppComponent {
   );
   protected readonly framed = computed(() => this.url().startsWith('/clients'));
   protected readonly clientId = computed(() => /^\/clients\/([^/]+)/.exec(this.url())?.[1] ?? null);
-  protected readonly icons = { clients: Users, chart: ListTree, history: History };
+  protected readonly icons = { clients: Users, chart: ListTree, numbers: Hash, history: History };
 }

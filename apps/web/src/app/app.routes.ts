@@ -26,6 +26,11 @@ export const ROUTES: Routes = [
         loadComponent: () => import('./bench/pages/bench.page').then((m) => m.BenchPage),
       },
       {
+        path: 'numbers',
+        title: 'Numbers · Iunctus',
+        loadComponent: () => import('./numbers/pages/numbers.page').then((m) => m.NumbersPage),
+      },
+      {
         path: 'start',
         title: 'Start a chart · Iunctus',
         loadComponent: () => import('./clients/pages/start.page').then((m) => m.StartPage),

@@ -1,3 +1,4 @@
+import { usualPlan, type NumberPlan } from '../numbering/plan';
 import type { PersistentMap } from '../collections/persistent-map';
 import type { Account, AccountId } from './account';
 
@@ -9,8 +10,8 @@ export interface ChartNode {
 
 /** What a chart's numbers and names must keep to. */
 export interface ChartSettings {
-  /** Usual length of a number, in digits. */
-  readonly digits: number;
+  /** The rules that numbers follow. */
+  readonly plan: NumberPlan;
   /** Whether every account bears a number. */
   readonly numbered: boolean;
   /** Whether a name may stand twice under different parents. */
@@ -18,7 +19,11 @@ export interface ChartSettings {
 }
 
 /** The settings that a new chart begins with. */
-export const USUAL_SETTINGS: ChartSettings = { digits: 4, numbered: true, uniqueNames: 'chart' };
+export const USUAL_SETTINGS: ChartSettings = {
+  plan: usualPlan(4),
+  numbered: true,
+  uniqueNames: 'chart',
+};
 
 /**
  * A chart of accounts as an immutable value. Branches that an operation does not touch keep

@@ -96,3 +96,27 @@ export const updateAccount = (chart: Chart, id: AccountId, change: Partial<Accou
   if (before.number === after.number && before.name === after.name) return edited;
   return indexed(unindexed(edited, before), after);
 };
+
+/** Replaces what is kept of many accounts at once, so that they may swap numbers; places stay. */
+export const updateAccounts = (
+  chart: Chart,
+  changes: ReadonlyMap<AccountId, Partial<Account>>,
+): Chart => {
+  const edit = (nodes: readonly ChartNode[]): readonly ChartNode[] => {
+    let touched = false;
+    const edited = nodes.map((node) => {
+      const change = changes.get(node.account.id);
+      const children = edit(node.children);
+      if (change === undefined && children === node.children) return node;
+      touched = true;
+      return { account: { ...node.account, ...change }, children };
+    });
+    return touched ? edited : nodes;
+  };
+  const former = [...changes.keys()].flatMap((id) => accountOf(chart, id) ?? []);
+  const bare = former.reduce(unindexed, { ...chart, roots: edit(chart.roots) });
+  return former.reduce(
+    (so, account) => indexed(so, { ...account, ...changes.get(account.id) }),
+    bare,
+  );
+};

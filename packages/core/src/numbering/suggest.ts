@@ -1,8 +1,8 @@
+import { rangeOfKind } from './plan';
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import type { Place } from '../chart/edit';
-import type { Element } from '../kinds/element';
-import { elementOf } from '../kinds/kinds';
+import { elementOf, type KindCode } from '../kinds/kinds';
 import { childrenOf, idByNumber, nodeOf, nodesTo, parentIdOf } from '../chart/queries';
 
 /** A number for a place, or why there is none. */
@@ -10,9 +10,9 @@ export type Suggestion =
   | { readonly ok: true; readonly number: string }
   | { readonly ok: false; readonly reason: 'noRoom' | 'notDigits' };
 
-/** A place, and the element whose numbers are wanted there. */
+/** A place, and the kind of account whose number is wanted there. */
 export interface NumberPlace extends Place {
-  readonly element: Element;
+  readonly kind: KindCode;
 }
 
 const asValue = (number: string | null | undefined): number | null =>
@@ -55,21 +55,12 @@ interface Room {
 const smallest = (...values: readonly (number | null)[]): number =>
   Math.min(...values.filter((value) => value !== null));
 
-/** Where the numbers of an element begin, as the leading digit. Common practice, no source. */
-const LEADING_DIGIT: Readonly<Record<Element, number>> = {
-  asset: 1,
-  liability: 2,
-  equity: 3,
-  revenue: 4,
-  expense: 5,
-  memorandum: 9,
-};
+/** Siblings whose numbers bear on the place: for a main account those of its element. */
+const siblingsAt = (chart: Chart, { parentId, kind }: NumberPlace): readonly ChartNode[] =>
+  childrenOf(chart, parentId).filter(({ account }) => elementOf(account.kind) === elementOf(kind));
 
-const elementStart = (chart: Chart, element: Element): number =>
-  LEADING_DIGIT[element] * 10 ** (chart.settings.digits - 1);
-
-const siblingsAt = (chart: Chart, { parentId, element }: NumberPlace): readonly ChartNode[] =>
-  childrenOf(chart, parentId).filter(({ account }) => elementOf(account.kind) === element);
+const rangeStart = ({ settings: { plan } }: Chart, kind: KindCode): number =>
+  rangeOfKind(plan, kind)?.first ?? 1;
 
 const roomAt = (chart: Chart, place: NumberPlace): Room | null => {
   const siblings = siblingsAt(chart, place);
@@ -77,7 +68,7 @@ const roomAt = (chart: Chart, place: NumberPlace): Room | null => {
   const parent = place.parentId === null ? undefined : nodeOf(chart, place.parentId);
   const parentValue = asValue(parent?.account.number);
   const previous = siblings[index];
-  const start = place.parentId === null ? elementStart(chart, place.element) - 1 : parentValue;
+  const start = place.parentId === null ? rangeStart(chart, place.kind) - 1 : parentValue;
   const above = previous === undefined ? start : highestIn(previous);
   const next = asValue(siblings[index + 1]?.account.number);
   if (next !== null && next > (above ?? 0))
@@ -100,9 +91,9 @@ const usualStep = (chart: Chart, place: NumberPlace): number => {
   const upward = gaps.filter((gap) => gap > 0);
   if (upward.length > 0) return powerBelow(Math.min(...upward));
   const parent = place.parentId === null ? undefined : nodeOf(chart, place.parentId);
-  if (parent === undefined) return 10 ** (chart.settings.digits - 2);
+  if (parent === undefined) return 10 ** (chart.settings.plan.digits - 2);
   const block = blockOf(asValue(parent.account.number) ?? 0);
-  return Math.max(1, Math.min(block / 10, 10 ** (chart.settings.digits - 3)));
+  return Math.max(1, Math.min(block / 10, 10 ** (chart.settings.plan.digits - 3)));
 };
 
 const isFree = (chart: Chart, value: number, length: number): boolean =>
@@ -120,7 +111,7 @@ const candidates = (room: Room, step: number, target: number): readonly number[]
 const lengthAt = (chart: Chart, place: NumberPlace): number => {
   const near = place.afterId ?? place.parentId ?? chart.roots[0]?.account.id;
   const path = near === undefined ? [] : nodesTo(chart, near);
-  return path.at(-1)?.account.number?.length ?? chart.settings.digits;
+  return path.at(-1)?.account.number?.length ?? chart.settings.plan.digits;
 };
 
 /**

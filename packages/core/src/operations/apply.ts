@@ -7,9 +7,11 @@ import { editField } from './edit-field';
 import { moveNode } from './move-node';
 import type { Operation } from './operation';
 import { renumber } from './renumber';
+import { renumberMany } from './renumber-many';
 import type { Refusal } from './refusal';
 import { restore, retire } from './retire';
 import type { Landed, Outcome, Rebased } from './rules';
+import { setPlan } from './set-plan';
 
 /** The chart after one operation, or a typed refusal. Never throws over data. */
 export const apply = (chart: Chart, operation: Operation): Outcome => {
@@ -22,6 +24,10 @@ export const apply = (chart: Chart, operation: Operation): Outcome => {
       return editField.apply(chart, operation);
     case 'renumber':
       return renumber.apply(chart, operation);
+    case 'renumberMany':
+      return renumberMany.apply(chart, operation);
+    case 'setPlan':
+      return setPlan.apply(chart, operation);
     case 'moveNode':
       return moveNode.apply(chart, operation);
     case 'changeKind':
@@ -48,6 +54,10 @@ export const invert = (operation: Operation, before: Chart): Operation => {
       return editField.invert(operation, before);
     case 'renumber':
       return renumber.invert(operation, before);
+    case 'renumberMany':
+      return renumberMany.invert(operation, before);
+    case 'setPlan':
+      return setPlan.invert(operation, before);
     case 'moveNode':
       return moveNode.invert(operation, before);
     case 'changeKind':
@@ -74,6 +84,10 @@ export const rebase = (operation: Operation, landed: Landed): Rebased => {
       return editField.rebase(operation, landed);
     case 'renumber':
       return renumber.rebase(operation, landed);
+    case 'renumberMany':
+      return renumberMany.rebase(operation, landed);
+    case 'setPlan':
+      return setPlan.rebase(operation, landed);
     case 'moveNode':
       return moveNode.rebase(operation, landed);
     case 'changeKind':

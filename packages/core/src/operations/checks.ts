@@ -26,8 +26,12 @@ export const cleanNumber = (typed: string): string => typed.normalize('NFKC').tr
 export const cleanName = (typed: string): string =>
   typed.normalize('NFC').trim().replace(/\s+/g, ' ');
 
-/** Refuses a number that is missing where accounts bear one, malformed, or taken by another account. */
-export const checkNumber = (chart: Chart, id: AccountId, number: string | null): Refusal | null => {
+/** Refuses a number that is missing where accounts bear one, or malformed. */
+export const checkNumberShape = (
+  chart: Chart,
+  id: AccountId,
+  number: string | null,
+): Refusal | null => {
   if (number === null)
     return chart.settings.numbered
       ? { code: 'numberMissing', accountId: id, field: 'number' }
@@ -35,6 +39,14 @@ export const checkNumber = (chart: Chart, id: AccountId, number: string | null):
   const about = { accountId: id, field: 'number', value: number } as const;
   if (number.length > NUMBER_LIMIT || !NUMBER_SHAPE.test(number) || number !== cleanNumber(number))
     return { code: 'numberMalformed', ...about };
+  return null;
+};
+
+/** Refuses a number that is missing where accounts bear one, malformed, or taken by another account. */
+export const checkNumber = (chart: Chart, id: AccountId, number: string | null): Refusal | null => {
+  const shape = checkNumberShape(chart, id, number);
+  if (shape !== null || number === null) return shape;
+  const about = { accountId: id, field: 'number', value: number } as const;
   const otherId = idByNumber(chart, number);
   return otherId === undefined || otherId === id
     ? null

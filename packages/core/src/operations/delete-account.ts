@@ -1,6 +1,6 @@
 import { nodeOf, parentIdOf, previousIdOf } from '../chart/queries';
 import { removeLeaf } from '../chart/edit';
-import { subjectOf, type DeleteAccount } from './operation';
+import { concerns, type DeleteAccount } from './operation';
 import { keep } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';
 
@@ -26,7 +26,7 @@ export const deleteAccount: Rules<DeleteAccount> = {
     };
   },
   rebase(operation, { operation: other }) {
-    if (subjectOf(other) !== operation.id) return keep(operation);
+    if (!concerns(other, operation.id)) return keep(operation);
     return other.type === 'deleteAccount' ? { type: 'done' } : { type: 'conflict' };
   },
 };

@@ -2,6 +2,7 @@ import type { Account, AccountId, Role } from '../chart/account';
 import type { Place } from '../chart/edit';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
+import type { NumberPlan } from '../numbering/plan';
 
 /** Puts a new account in its place. */
 export interface AddAccount extends Place {
@@ -27,6 +28,22 @@ export interface Renumber {
   readonly type: 'renumber';
   readonly id: AccountId;
   readonly number: string | null;
+}
+/** A number for one of many accounts; `null` for none. */
+export interface NumberGiven {
+  readonly id: AccountId;
+  readonly number: string | null;
+}
+/** Gives many accounts other numbers in one step; they may swap. */
+export interface RenumberMany {
+  readonly type: 'renumberMany';
+  readonly numbers: readonly NumberGiven[];
+}
+/** Gives the chart another number plan. */
+export interface SetPlan {
+  readonly type: 'setPlan';
+  readonly plan: NumberPlan;
+  readonly numbered: boolean;
 }
 /** Moves an account, and all below it, to another place. */
 export interface MoveNode extends Place {
@@ -63,6 +80,8 @@ export type Operation =
   | DeleteAccount
   | EditField
   | Renumber
+  | RenumberMany
+  | SetPlan
   | MoveNode
   | ChangeKind
   | ChangeRole
@@ -71,6 +90,22 @@ export type Operation =
 
 export type OperationType = Operation['type'];
 
-/** The account that an operation is about. */
-export const subjectOf = (operation: Operation): AccountId =>
-  operation.type === 'addAccount' ? operation.account.id : operation.id;
+/** The accounts that an operation is about; none where it is about the chart itself. */
+export const subjectsOf = (operation: Operation): readonly AccountId[] => {
+  switch (operation.type) {
+    case 'addAccount':
+      return [operation.account.id];
+    case 'renumberMany':
+      return operation.numbers.map(({ id }) => id);
+    case 'setPlan':
+      return [];
+    default:
+      return [operation.id];
+  }
+};
+
+/** Whether an operation is about an account. */
+export const concerns = (operation: Operation, id: AccountId): boolean =>
+  operation.type === 'renumberMany'
+    ? operation.numbers.some((one) => one.id === id)
+    : subjectsOf(operation)[0] === id;

@@ -1,6 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { Place } from '../chart/edit';
-import { subjectOf, type Operation } from './operation';
+import { concerns, type Operation } from './operation';
 import type { Landed, Rebased } from './rules';
 
 /** The operation stands as it is. */
@@ -15,13 +15,13 @@ export const removes = (landed: Landed, id: AccountId): boolean =>
  * An edit of something else, or of an account that was not removed, stands.
  */
 export const rebaseEdit = (
-  operation: Operation,
+  operation: Operation & { readonly id: AccountId },
   landed: Landed,
   agree: (other: Operation) => boolean | null,
 ): Rebased => {
-  const id = subjectOf(operation);
+  const { id } = operation;
   if (removes(landed, id)) return { type: 'conflict' };
-  if (subjectOf(landed.operation) !== id) return keep(operation);
+  if (!concerns(landed.operation, id)) return keep(operation);
   const verdict = agree(landed.operation);
   if (verdict === null) return keep(operation);
   return verdict ? { type: 'done' } : { type: 'conflict' };

@@ -23,7 +23,8 @@ export type RefusalCode =
   | 'memorandumWithPostings'
   | 'alreadyRetired'
   | 'notRetired'
-  | 'dateMalformed';
+  | 'dateMalformed'
+  | 'planWrong';
 
 /** The fields that a refusal can point at. */
 export type RefusedField =

@@ -21,6 +21,12 @@ export const renumber: Rules<Renumber> = {
   }),
   rebase: (operation, landed) =>
     rebaseEdit(operation, landed, (other) =>
-      other.type === 'renumber' ? other.number === operation.number : null,
+      other.type === 'renumber'
+        ? other.number === operation.number
+        : other.type === 'renumberMany'
+          ? other.numbers.some(
+              ({ id, number }) => id === operation.id && number === operation.number,
+            )
+          : null,
     ),
 };

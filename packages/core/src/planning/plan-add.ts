@@ -25,7 +25,7 @@ const planAt = (chart: Chart, place: Place, kind: KindCode): AddPlan => ({
   afterId: place.afterId,
   kind,
   role: 'posting',
-  number: suggestNumber(chart, { ...place, element: elementOf(kind) }),
+  number: suggestNumber(chart, { ...place, kind }),
 });
 
 /** A new account right after the one at the cursor; before it when that one is a contra, which stands last. */

@@ -106,7 +106,7 @@ export const planMoveUnder = (
   const operations: Operation[] = [move];
   const kind = kindThere(chart, node, target.parentId);
   if (kind !== node.account.kind) operations.push({ type: 'changeKind', id, kind });
-  const number = suggestNumber(chart, { ...place, element: elementOf(kind) });
+  const number = suggestNumber(chart, { ...place, kind });
   if (node.account.number !== null && number.ok)
     operations.push({ type: 'renumber', id, number: number.number });
   return operations;

@@ -2,6 +2,8 @@ import { emptyChart } from '../chart/build';
 import { eachNode } from '../chart/queries';
 import { isContra } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
+import { misfits } from '../numbering/crosswalk';
+import { usualPlan } from '../numbering/plan';
 import { composeStartingChart, startingOperations } from './compose';
 import { INDUSTRY_CODES } from './industries';
 import { LEGAL_FORMS } from './starting-chart';
@@ -21,6 +23,11 @@ describe.each(COMBINATIONS)('the starting chart for $industry as $legalForm', (c
 
   it('breaks no rule of the chart', () => {
     expect(outcome).toMatchObject({ ok: true });
+  });
+
+  it('has numbers that fit the usual plan', () => {
+    if (!outcome.ok) throw new Error('the chart stands');
+    expect(misfits(outcome.chart, usualPlan(4))).toEqual(new Map());
   });
 
   it('gives every account guidance, and says which module brought it in', () => {

@@ -5,7 +5,8 @@ import type { Chart } from '../chart/chart';
 import { childrenOf, recordsOf } from '../chart/queries';
 import { KIND_CODES } from '../kinds/kinds';
 import { apply } from '../operations/apply';
-import type { Operation } from '../operations/operation';
+import { usualPlan } from '../numbering/plan';
+import type { NumberGiven, Operation } from '../operations/operation';
 import type { AccountAmounts, Ledger } from '../statements/amounts';
 
 /** A recipe from which an operation is made for whatever chart is at hand. */
@@ -18,7 +19,7 @@ export interface Draw {
 
 /** Random recipes; the operations they give may well be refused. */
 export const draws = (max: number): fc.Arbitrary<Draw[]> =>
-  fc.array(fc.record({ type: fc.nat(12), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
+  fc.array(fc.record({ type: fc.nat(14), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
     minLength: 1,
     maxLength: max,
   });
@@ -43,6 +44,15 @@ const drawnPlace = (chart: Chart, draw: Draw, ids: readonly AccountId[]) => {
   const siblings = childrenOf(chart, parentId);
   const afterId = draw.c % 4 === 0 ? null : (pick(siblings, draw.c)?.account.id ?? null);
   return { parentId, afterId };
+};
+
+/** Some accounts pass their numbers on in a circle, as a swap does; now and then one gets a number of its own. */
+const drawnNumbers = (ids: readonly AccountId[], { a, b, c }: Draw): readonly NumberGiven[] => {
+  const chosen = [...new Set([a, a + b, a + c, b].map((at) => pick(ids, at) ?? ''))];
+  return chosen.map((id, index) => ({
+    id,
+    number: String(1000 + ((a + b * ((index + 1) % chosen.length)) % 9000)),
+  }));
 };
 
 /** The operation that a recipe gives on a chart. `fresh` is the id of an account it may add. */
@@ -73,6 +83,10 @@ export const drawnOperation = (chart: Chart, draw: Draw, fresh: AccountId): Oper
       return { type: 'retire', id, on: '2026-06-30' };
     case 10:
       return { type: 'restore', id };
+    case 11:
+      return { type: 'renumberMany', numbers: drawnNumbers(ids, draw) };
+    case 12:
+      return { type: 'setPlan', plan: usualPlan(3 + (draw.b % 4)), numbered: draw.c % 2 === 0 };
     default:
       return add;
   }
@@ -105,7 +119,7 @@ export const randomChart = (max: number): fc.Arbitrary<Chart> =>
     (recipes) =>
       runDraws(
         emptyChart(),
-        recipes.map((draw) => ({ ...draw, type: draw.type < 4 ? 12 : draw.type })),
+        recipes.map((draw) => ({ ...draw, type: draw.type < 5 ? 14 : draw.type })),
         'base',
       ).at(-1)?.after ?? emptyChart(),
   );

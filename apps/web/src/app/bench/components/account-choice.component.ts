@@ -18,8 +18,6 @@ interface Choice {
   readonly key: string;
 }
 
-const MAIN: Choice = { id: null, title: 'Main account', key: 'main account' };
-
 /** Choosing an account, or the main level, by typing part of number or name. */
 @Component({
   selector: 'iu-account-choice',
@@ -54,13 +52,15 @@ export class AccountChoiceComponent extends ChoiceBase<Choice> {
   /** Accounts that cannot be chosen: the account itself and what is below it. */
   readonly except = input<ReadonlySet<AccountId>>(new Set());
   readonly label = input('Parent');
+  /** What stands for no account at all. */
+  readonly mainWords = input('Main account');
   readonly placeholder = input('');
   readonly inputId = input<string>();
   readonly chosen = output<AccountId | null>();
 
   protected readonly autoComplete = viewChild.required<AutoComplete>('list');
   private readonly all = computed<readonly Choice[]>(() => [
-    MAIN,
+    { id: null, title: this.mainWords(), key: nameKey(this.mainWords()) },
     ...[...eachNode(this.chart().roots)]
       .filter(({ account }) => account.retiredOn === null && !this.except().has(account.id))
       .map(({ account }) => ({

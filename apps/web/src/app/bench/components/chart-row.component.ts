@@ -3,6 +3,8 @@ import { formatAmount, KINDS, type VisibleRow } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { changeWords } from '../../shared/words/change-words';
 import { dateWords } from '../../shared/words/period-words';
+import { NumbersEngine } from '../../numbers/model/numbers-engine';
+import { WHY_WORDS } from '../../shared/words/number-words';
 import { BenchModel } from '../model/bench-model';
 
 /** A row of the list that stands for an account. */
@@ -15,7 +17,13 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
   imports: [ElementMarkComponent],
   template: `
     <i class="edge" [class.changed]="was() !== ''"></i>
-    <span class="number" role="gridcell">{{ account().number }}</span>
+    <span
+      class="number"
+      role="gridcell"
+      [class.misfit]="misfit() !== ''"
+      [title]="misfit() === '' ? '' : account().number + ' is ' + misfit()"
+      >{{ account().number }}</span
+    >
     <span class="name" role="gridcell" [style.padding-left.px]="(row().level - 1) * 18">
       @if (row().node.children.length > 0) {
         <button
@@ -59,12 +67,19 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
 export class ChartRowComponent {
   protected readonly model = inject(BenchModel);
   readonly row = input.required<AccountRow>();
+  private readonly engine = inject(NumbersEngine);
   readonly toggled = output();
 
   protected readonly account = computed(() => this.row().node.account);
   protected readonly kind = computed(() => KINDS[this.account().kind]);
   protected readonly selected = computed(() => this.model.cursor() === this.account().id);
   private readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+
+  /** What is wrong with the number, by the chart’s plan. */
+  protected readonly misfit = computed(() => {
+    const why = this.engine.misfits().get(this.account().id);
+    return why === undefined ? '' : WHY_WORDS[why];
+  });
 
   protected readonly was = computed(() => {
     const change = this.model.changeOf(this.account().id);

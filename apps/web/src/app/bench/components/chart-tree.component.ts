@@ -19,6 +19,7 @@ import {
   viewChild,
 } from '@angular/core';
 import {
+  cleanNumber,
   formatAmount,
   KINDS,
   planChild,
@@ -29,6 +30,7 @@ import {
   planStep,
   type AccountId,
   type AddPlan,
+  type Chart,
   type Direction,
   type Element,
   type Operation,
@@ -37,7 +39,7 @@ import {
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
-import { draftOf, draftOperations, newDraft, type Draft } from '../model/draft';
+import { draftOf, draftOperations, newDraft, roomFor, type Draft } from '../model/draft';
 import { dropTarget, type DropPlace } from '../model/drop-target';
 import { listedRows, rowIdOf, type ListedRow } from '../model/listed-rows';
 import { actionOfKey, type TreeAction } from '../model/tree-keys';
@@ -122,7 +124,11 @@ export class ChartTreeComponent {
     const draft = this.typed() ?? this.draft();
     if (draft === null) return null;
     const { name, sentence } = KINDS[draft.kind];
-    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: roomWords(draft) };
+    return {
+      title: `${name} — ${landingWords(draft.kind)}`,
+      sentence,
+      room: roomWords(draft, this.model.chart()),
+    };
   });
 
   protected readonly refusalText = computed(() => {
@@ -390,9 +396,16 @@ export class ChartTreeComponent {
   }
 }
 
-const roomWords = ({ adding }: Draft): string => {
+const roomWords = (draft: Draft, chart: Chart): string => {
+  const { adding } = draft;
   if (adding === null || adding.number.ok) return '';
-  return adding.number.reason === 'noRoom'
-    ? 'No free number is left between its neighbours: type one, or renumber them first.'
-    : 'The neighbours’ numbers are not plain digits: type a number.';
+  if (adding.number.reason === 'notDigits')
+    return 'The neighbours’ numbers are not plain digits: type a number.';
+  if (cleanNumber(draft.number) !== '') return '';
+  const room = roomFor(chart, draft);
+  const [first] = room?.rows ?? [];
+  if (room === null || first === undefined)
+    return 'No free number is left here in the plan: type one, or give the plan more digits under Numbers.';
+  const others = room.rows.length === 1 ? '' : ` and ${room.rows.length - 1} more give way`;
+  return `No free number is left between its neighbours. Left empty, it gets ${room.number}: ${first.from} becomes ${first.to}${others}.`;
 };

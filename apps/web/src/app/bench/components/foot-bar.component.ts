@@ -109,8 +109,7 @@ export class FootBarComponent {
   readonly review = output();
   readonly adopt = output();
 
-  /** Accounts that the proposal touches: what a person counts as changes. */
-  protected readonly changes = computed(() => this.model.touched().size);
+  protected readonly changes = this.model.changes;
   protected readonly conflicts = computed(() => this.proposal().conflicts.length);
   private readonly all = computed<readonly Mover[]>(() => {
     const { sections, totals } = this.model.engine.impact();

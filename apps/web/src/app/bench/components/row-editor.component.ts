@@ -114,7 +114,7 @@ export class RowEditorComponent {
     const number = suggestNumber(this.chart(), {
       parentId,
       afterId,
-      element: KINDS[kind].element,
+      kind,
     });
     const renumbered = !this.numberTyped && number.ok ? { number: number.number } : {};
     this.edit({

@@ -20,7 +20,7 @@ import {
   sectionAndAccountOf,
   landingRows,
   shownAmount,
-  subjectOf,
+  subjectsOf,
   trackOf,
   visibleRows,
   type AccountChange,
@@ -42,9 +42,10 @@ import { BenchEngine } from './bench-engine';
 /** The structure alone decides where an account lands; amounts do not matter here. */
 const STRUCTURE = rollUpOver(new Map());
 
-const numberOf = (operation: Operation): string | null => {
-  if (operation.type === 'addAccount') return operation.account.number;
-  return operation.type === 'renumber' ? operation.number : null;
+const numbersIn = (operation: Operation): readonly (string | null)[] => {
+  if (operation.type === 'addAccount') return [operation.account.number];
+  if (operation.type === 'renumberMany') return operation.numbers.map(({ number }) => number);
+  return operation.type === 'renumber' ? [operation.number] : [];
 };
 
 /** The depth with which a bench opens. */
@@ -82,7 +83,7 @@ export class BenchModel {
   /** Characters of the longest number, pending ones included. */
   readonly longestNumber = computed(() => {
     const adopted = (this.adopted()?.accounts ?? []).map(({ number }) => number);
-    const pending = this.steps().flatMap(({ operations }) => operations.map(numberOf));
+    const pending = this.steps().flatMap(({ operations }) => operations.flatMap(numbersIn));
     return [...adopted, ...pending].reduce(
       (most, number) => Math.max(most, number?.length ?? 0),
       0,
@@ -127,8 +128,16 @@ export class BenchModel {
 
   /** The accounts that pending operations are about. */
   readonly touched = computed(
-    () => new Set(this.steps().flatMap(({ operations }) => operations.map(subjectOf))),
+    () => new Set(this.steps().flatMap(({ operations }) => operations.flatMap(subjectsOf))),
   );
+
+  /** What a person counts as changes: the accounts that are touched, and the chart's own settings. */
+  readonly changes = computed(() => {
+    const own = this.steps().some(({ operations }) =>
+      operations.some((operation) => subjectsOf(operation).length === 0),
+    );
+    return this.touched().size + (own ? 1 : 0);
+  });
 
   /** The statement row that was selected; its accounts light up. */
   readonly litRow = signal<RowKey | null>(null);

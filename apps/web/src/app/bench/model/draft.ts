@@ -3,6 +3,8 @@ import {
   cleanName,
   cleanNumber,
   KINDS,
+  makeRoom,
+  numbersOf,
   parentIdOf,
   planMoveUnder,
   type Account,
@@ -11,6 +13,7 @@ import {
   type Chart,
   type KindCode,
   type Operation,
+  type Room,
   type Suggestion,
 } from '@iunctus/core';
 
@@ -78,13 +81,29 @@ const placeAndKind = (chart: Chart, draft: Draft, was: Account): readonly Operat
   return [...leaves, ...kind, ...moveOperations(chart, draft)];
 };
 
+/** What must give way for a new account whose number was left to us where none is free; `null` when nothing must or can. */
+export const roomFor = (chart: Chart, draft: Draft): Room | null => {
+  const { adding, parentId } = draft;
+  if (adding === null || adding.number.ok || adding.number.reason !== 'noRoom') return null;
+  if (cleanNumber(draft.number) !== '' || !chart.settings.numbered) return null;
+  return makeRoom(chart, accountFrom(draft), { parentId, afterId: adding.afterId });
+};
+
+const addOperations = (chart: Chart, draft: Draft, account: Account): readonly Operation[] => {
+  const place = { parentId: draft.parentId, afterId: draft.adding?.afterId ?? null };
+  const room = roomFor(chart, draft);
+  if (room === null) return [{ type: 'addAccount', account, ...place }];
+  const { number, rows } = room;
+  return [
+    { type: 'renumberMany', numbers: numbersOf(rows) },
+    { type: 'addAccount', account: { ...account, number }, ...place },
+  ];
+};
+
 /** The operations that turn the account into what the draft says; none when nothing differs. */
 export const draftOperations = (chart: Chart, draft: Draft): readonly Operation[] => {
   const after = accountFrom(draft);
-  if (draft.adding !== null) {
-    const { parentId } = draft;
-    return [{ type: 'addAccount', account: after, parentId, afterId: draft.adding.afterId }];
-  }
+  if (draft.adding !== null) return addOperations(chart, draft, after);
   const was = accountOf(chart, draft.id);
   if (was === undefined) return [];
   const { id } = draft;

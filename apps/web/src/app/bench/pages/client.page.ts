@@ -8,6 +8,7 @@ import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { PeriodChoiceComponent } from '../components/period-choice.component';
 import { BenchEngine } from '../model/bench-engine';
 import { BenchModel } from '../model/bench-model';
+import { NumbersEngine } from '../../numbers/model/numbers-engine';
 import { Sheets } from '../model/sheets';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
@@ -18,7 +19,7 @@ import type { Notice } from '../state/notice';
   selector: 'iu-client-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [PeriodChoiceComponent, RouterLink, RouterOutlet, Toast, UserMenuComponent],
-  providers: [BenchEngine, BenchModel, Sheets, MessageService],
+  providers: [BenchEngine, BenchModel, NumbersEngine, Sheets, MessageService],
   template: `
     <header>
       <a class="client" routerLink="/clients" title="All clients">{{ client()?.name }}</a>

@@ -1,4 +1,4 @@
-import { accountOf, type Chart, KINDS, type Operation } from '@iunctus/core';
+import { accountOf, type Chart, KINDS, type NumberGiven, type Operation } from '@iunctus/core';
 import { accountWords } from './account-words';
 import { dateWords } from './period-words';
 
@@ -25,6 +25,16 @@ const fieldWords = (
   return `${own}: ${FIELD_WORDS[operation.field]} ${operation.value === '' ? 'emptied' : `set to “${operation.value}”`}`;
 };
 
+const renumberWords = (numbers: readonly NumberGiven[], charts: readonly Chart[]): string => {
+  const [first] = numbers;
+  const example =
+    first === undefined
+      ? ''
+      : `: ${accountWords(first.id, ...charts)} becomes ${first.number ?? '(no number)'}`;
+  if (numbers.length === 1) return `1 account renumbered${example}`;
+  return `${numbers.length} accounts renumbered${example}, and so on`;
+};
+
 /** One operation in words; `charts` are searched in order for the accounts that it names. */
 export const operationWords = (operation: Operation, ...charts: readonly Chart[]): string => {
   if (operation.type === 'addAccount') {
@@ -32,6 +42,9 @@ export const operationWords = (operation: Operation, ...charts: readonly Chart[]
     const title = number === null ? name : `${number} ${name}`;
     return `${title} added ${under(operation.parentId, charts)}, kind ${KINDS[kind].name}`;
   }
+  if (operation.type === 'renumberMany') return renumberWords(operation.numbers, charts);
+  if (operation.type === 'setPlan')
+    return `Number plan of ${operation.plan.digits} digits${operation.numbered ? '' : ', numbers not required'}`;
   const own = accountWords(operation.id, ...charts);
   switch (operation.type) {
     case 'deleteAccount':

@@ -70,6 +70,8 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
       return `${own} is open already.`;
     case 'dateMalformed':
       return `“${refusal.value}” is no date.`;
+    case 'planWrong':
+      return 'The number plan contradicts itself. Mend it under Numbers.';
     default:
       return refusal.code satisfies never;
   }

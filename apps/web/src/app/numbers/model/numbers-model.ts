@@ -1,0 +1,129 @@
+import { computed, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import {
+  idsWithin,
+  inferPlan,
+  numbersOf,
+  planProblems,
+  rangeFills,
+  recordsOf,
+  replaceLeading,
+  shiftNumbers,
+  usualPlan,
+  type AccountId,
+  type Crosswalk,
+  type NumberPlan,
+  type Operation,
+  type Refusal,
+} from '@iunctus/core';
+import { BenchModel } from '../../bench/model/bench-model';
+import { NumbersEngine } from './numbers-engine';
+
+/** How numbers are to change. */
+export type Way = 'fewest' | 'afresh' | 'add' | 'replace';
+
+const NOTHING: Crosswalk = { rows: [], unplaced: [], considered: 0 };
+
+/** A plan with a location or a department behind each number, to begin from. */
+export const withSegment = (plan: NumberPlan, name: string): NumberPlan => ({
+  ...plan,
+  segments: [...plan.segments, { name, width: 2, values: ['01', '02'] }],
+});
+
+/** The plan that is being drafted, and the renumbering that would follow from it. */
+@Injectable()
+export class NumbersModel {
+  private readonly model = inject(BenchModel);
+  private readonly engine = inject(NumbersEngine);
+
+  readonly chart = this.model.chart;
+  private readonly settings = computed(() => this.chart().settings);
+  readonly plan = linkedSignal<NumberPlan>(() => this.settings().plan);
+  readonly numbered = linkedSignal<boolean>(() => this.settings().numbered);
+  readonly problems = computed(() => planProblems(this.plan()));
+  readonly planChanged = computed(
+    () =>
+      this.numbered() !== this.settings().numbered ||
+      JSON.stringify(this.plan()) !== JSON.stringify(this.settings().plan),
+  );
+  readonly fills = computed(() => rangeFills(this.chart(), this.plan()));
+
+  readonly way = signal<Way>('fewest');
+  /** The account from which on numbers change; `null` for the whole chart. */
+  readonly branch = signal<AccountId | null>(null);
+  readonly amount = signal(1000);
+  readonly leading = signal({ from: '', to: '' });
+
+  private readonly ids = computed<readonly AccountId[] | null>(() => {
+    const branch = this.branch();
+    return branch === null ? null : idsWithin(this.chart(), [branch]);
+  });
+
+  private readonly asked = computed<Crosswalk>(() => {
+    const chart = this.chart();
+    const ids = this.ids() ?? recordsOf(chart).map(({ id }) => id);
+    const rows =
+      this.way() === 'add'
+        ? shiftNumbers(chart, ids, this.amount())
+        : this.leading().from === ''
+          ? []
+          : replaceLeading(chart, ids, this.leading());
+    return { ...NOTHING, rows, considered: ids.length };
+  });
+
+  /** What would change; `null` while it is computed. */
+  readonly crosswalk = computed<Crosswalk | null>(() => {
+    if (this.way() === 'add' || this.way() === 'replace') return this.asked();
+    return this.problems().length > 0 ? NOTHING : this.engine.preview();
+  });
+
+  constructor() {
+    effect(() => {
+      const way = this.way();
+      const ids = this.ids();
+      const plan = this.plan();
+      if ((way !== 'fewest' && way !== 'afresh') || this.problems().length > 0) return;
+      const movable = ids === null ? null : new Set(ids);
+      this.engine.ask(this.chart(), { plan, movable, keep: way === 'fewest' });
+    });
+  }
+
+  /** Begins again from a ready-made plan; ranges and levels are its own, segments stay. */
+  takeUsual(digits: number): void {
+    const { segments, separator } = this.plan();
+    this.plan.set({ ...usualPlan(digits), segments, separator });
+  }
+
+  /** Takes the plan that the chart's numbers seem to follow. */
+  takeInferred(): void {
+    this.plan.set(inferPlan(this.chart()));
+  }
+
+  change(change: Partial<NumberPlan>): void {
+    this.plan.update((plan) => ({ ...plan, ...change }));
+  }
+
+  /** Forgets what was drafted. */
+  reset(): void {
+    this.plan.set(this.settings().plan);
+    this.numbered.set(this.settings().numbered);
+  }
+
+  /** Puts the plan alone in the proposal. */
+  proposePlan(): Refusal | null {
+    return this.model.propose(this.planOperations());
+  }
+
+  /** Puts the plan, where it changed, and the new numbers in the proposal as one step. */
+  proposeNumbers(): Refusal | null {
+    const rows = this.crosswalk()?.rows ?? [];
+    if (rows.length === 0) return null;
+    const numbers: Operation = { type: 'renumberMany', numbers: numbersOf(rows) };
+    // An unnumbered chart gets its numbers before they are asked for.
+    return this.model.propose([numbers, ...this.planOperations()]);
+  }
+
+  private planOperations(): readonly Operation[] {
+    if (!this.planChanged()) return [];
+    return [{ type: 'setPlan', plan: this.plan(), numbered: this.numbered() }];
+  }
+}

@@ -1,0 +1,23 @@
+import type { AccountRecord, ChartSettings, Crosswalk, NumberPlan } from '@iunctus/core';
+
+/** What a renumbering is asked for: a check of the numbers as they stand, or a preview. */
+export type Purpose = 'check' | 'preview';
+
+/** What the page asks the worker. */
+export interface NumbersRequest {
+  readonly purpose: Purpose;
+  /** Counts the requests, so that an answer that was overtaken is known. */
+  readonly serial: number;
+  readonly settings: ChartSettings;
+  readonly accounts: readonly AccountRecord[];
+  readonly plan: NumberPlan;
+  readonly movable: readonly string[] | null;
+  readonly keep: boolean;
+}
+
+/** What the worker found. */
+export interface NumbersAnswer {
+  readonly purpose: Purpose;
+  readonly serial: number;
+  readonly crosswalk: Crosswalk;
+}

@@ -1,0 +1,105 @@
+import {
+  blockWidth,
+  elementOfRange,
+  kindsOfElement,
+  KINDS,
+  PLAN_DIGITS,
+  type Chart,
+  type NumberPlan,
+  type NumberRange,
+  type PlanProblem,
+  type Unplaced,
+  type WhyChanged,
+} from '@iunctus/core';
+import { accountWords } from './account-words';
+import { ELEMENT_WORDS } from './statement-words';
+
+/** Why a number changes, as it stands in a crosswalk and beside a number that does not fit. */
+export const WHY_WORDS: Readonly<Record<WhyChanged, string>> = {
+  noNumber: 'has no number',
+  malformed: 'not of the plan’s shape',
+  outOfRange: 'outside the range of its kind',
+  notUnderParent: 'not under its parent’s digits',
+  parentMoves: 'follows its parent',
+  subAccountsElsewhere: 'its sub-accounts stand elsewhere',
+  outOfOrder: 'out of order',
+  makesRoom: 'makes room for a neighbour',
+  asAsked: 'as asked',
+};
+
+const WHY_UNPLACED: Readonly<Record<Unplaced['why'], string>> = {
+  tooDeep: 'stands on a level for which the plan has no digits',
+  noRoom: 'has no room: there are more accounts than numbers',
+  noRange: 'is of a kind that has no range',
+};
+
+/** Accounts without a number in the plan, in one sentence; empty when there is none. */
+export const unplacedWords = (unplaced: readonly Unplaced[], chart: Chart): string => {
+  const [first] = unplaced;
+  if (first === undefined) return '';
+  const rest = unplaced.length - 1;
+  const others =
+    rest === 0 ? '' : ` So it is with ${rest} more ${rest === 1 ? 'account' : 'accounts'}.`;
+  return `${accountWords(first.id, chart)} ${WHY_UNPLACED[first.why]}; its number stays.${others} More digits, or other digits by level, make room.`;
+};
+
+const rangeName = (plan: NumberPlan, index: number): string => {
+  const name = plan.ranges[index]?.name.trim() ?? '';
+  return name === '' ? `Range ${index + 1}` : `“${name}”`;
+};
+
+/** What is wrong with a plan, and what would do. */
+export const planProblemWords = (problem: PlanProblem, plan: NumberPlan): string => {
+  switch (problem.code) {
+    case 'digitsOutOfBounds':
+      return `Digits: ${PLAN_DIGITS.least} to ${PLAN_DIGITS.most} are possible.`;
+    case 'levelsDoNotAddUp':
+      return `Digits by level must be whole and add up to ${plan.digits}, as 2 1 1 does for 4.`;
+    case 'stepNotPositive':
+      return 'Step: a whole number from 1 on.';
+    case 'rangeOutsideDigits':
+      return `${rangeName(plan, problem.index)} goes beyond ${plan.digits} digits.`;
+    case 'rangeUpsideDown':
+      return `${rangeName(plan, problem.index)} ends before it begins.`;
+    case 'rangesOverlap':
+      return `${rangeName(plan, problem.index)} and ${rangeName(plan, problem.other)} overlap: end one before the other begins.`;
+    case 'kindInTwoRanges':
+      return `${KINDS[problem.kind].name} stands in two ranges: leave it in one.`;
+    case 'kindWithoutRange':
+      return `${KINDS[problem.kind].name} has no range: add it to one.`;
+    case 'rangeWithoutName':
+      return `Range ${problem.index + 1} has no name.`;
+    case 'segmentWithoutName':
+      return `Segment ${problem.index + 1} has no name: location, department …`;
+    case 'segmentWidth':
+      return `Segment ${problem.index + 1}: values of 1 to 6 characters are possible.`;
+    case 'segmentValue':
+      return `Segment ${problem.index + 1}: every value needs the same number of letters or digits.`;
+    case 'separatorMalformed':
+      return 'The separator is one of - . /';
+  }
+};
+
+/** The kinds of a range in few words. */
+export const rangeKindWords = (range: NumberRange): string => {
+  const { kinds } = range;
+  const element = elementOfRange(range);
+  if (kinds.length === 0) return 'No kinds';
+  if (element !== null && kindsOfElement(element).length === kinds.length)
+    return kinds.length === 1
+      ? KINDS[kinds[0] ?? 'bank'].name
+      : `All ${ELEMENT_WORDS[element].toLowerCase()}`;
+  const [first] = kinds;
+  if (kinds.length === 1 && first !== undefined) return KINDS[first].name;
+  return `${kinds.length} kinds`;
+};
+
+/** A number of each level, to show what the digits by level mean: 5000, 5010, 5011. */
+export const levelsExample = (plan: NumberPlan): string => {
+  const start = plan.ranges.at(4)?.first ?? plan.ranges[0]?.first ?? 0;
+  const numbers = plan.levels.map((_width, index) => {
+    const below = plan.levels.slice(1, index + 1);
+    return below.reduce((so, _digits, level) => so + blockWidth(plan, level + 2), start);
+  });
+  return numbers.map((number) => String(number).padStart(plan.digits, '0')).join(', ');
+};
