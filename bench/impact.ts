@@ -60,7 +60,14 @@ const answerTime = (count: number): number => {
     type: 'shown',
     shown: { code: 'profitAndLoss', depth: 2, zeroLines: true, proposed: true },
   });
-  compute({ type: 'chart', settings: USUAL_SETTINGS, accounts: records, posted: [], steps: [] });
+  compute({
+    type: 'chart',
+    settings: USUAL_SETTINGS,
+    accounts: records,
+    posted: [],
+    merged: [],
+    steps: [],
+  });
   compute({ type: 'amounts', amounts: ids.map((id, i) => [id, i, i, i] as const) });
   const run = (): number => {
     const started = performance.now();

@@ -5,6 +5,7 @@ import {
   type Account,
   type AccountRecord,
   type ChartSettings,
+  type MergedAccount,
 } from '@iunctus/core';
 import * as v from 'valibot';
 import { NumberPlanSchema } from './number-plan';
@@ -30,6 +31,11 @@ export const AccountSchema = mirrors<Account>()(v.strictObject(accountEntries));
 /** An account with its parent. */
 export const AccountRecordSchema = mirrors<AccountRecord>()(
   v.strictObject({ ...accountEntries, parentId: v.nullable(Id) }),
+);
+
+/** A merged account, and what it was merged into. */
+export const MergedAccountSchema = mirrors<MergedAccount>()(
+  v.strictObject({ account: AccountSchema, into: Id }),
 );
 
 /** What a chart's numbers and names keep to. */

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { AccountRecordSchema, ChartSettingsSchema } from './account';
+import { AccountRecordSchema, ChartSettingsSchema, MergedAccountSchema } from './account';
 import { ClientAnswer } from './client';
 import { ConflictSchema, OPERATIONS_LIMIT, OperationSchema, ProposalStepSchema } from './operation';
 import { Id, Moment, MonthText, textUpTo } from './text';
@@ -29,6 +29,8 @@ export const BenchChart = v.strictObject({
   revision: Revision,
   settings: ChartSettingsSchema,
   accounts: v.array(AccountRecordSchema),
+  /** Accounts that were merged into others. */
+  merged: v.array(MergedAccountSchema),
   /** Ids of the accounts that have postings. */
   posted: v.array(Id),
   /** Numbers and names that accounts bore before, newest first. */

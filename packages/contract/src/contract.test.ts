@@ -39,6 +39,8 @@ const OPERATIONS: readonly Operation[] = [
   { type: 'moveNode', id, parentId: id, afterId: null },
   { type: 'changeKind', id, kind: 'clearing' },
   { type: 'changeRole', id, role: 'heading' },
+  { type: 'merge', id, into: id, acrossKinds: true },
+  { type: 'unmerge', account, into: id, parentId: null, afterId: null },
   { type: 'retire', id, on: '2026-10-31' },
   { type: 'restore', id },
 ];

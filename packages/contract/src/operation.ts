@@ -50,6 +50,8 @@ export const OperationSchema = mirrors<Operation>()(
       id: Id,
       role: v.picklist(['heading', 'posting']),
     }),
+    v.strictObject({ type: v.literal('merge'), id: Id, into: Id, acrossKinds: v.boolean() }),
+    v.strictObject({ type: v.literal('unmerge'), account: AccountSchema, into: Id, ...place }),
     v.strictObject({ type: v.literal('retire'), id: Id, on: DateText }),
     v.strictObject({ type: v.literal('restore'), id: Id }),
   ]),
@@ -71,7 +73,8 @@ const CODES = [
   'accountMissing', 'accountExists', 'parentMissing', 'parentRetired', 'neighbourMissing',
   'moveIntoOwnSubtree', 'elementDiffers', 'numberMissing', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
   'textTooLong', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
-  'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed', 'planWrong',
+  'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed', 'planWrong', 'mergeIntoItself',
+  'mergeIntoRetired', 'kindsDiffer', 'notMerged', 'hasMerged',
 ] as const; // prettier-ignore
 
 /** A refused operation. */

@@ -33,6 +33,7 @@ export { fitNumbers, type Fit, type FitRequest } from './numbering/fit';
 export type { Unplaced } from './numbering/place-tree';
 export * from './planning/plan-add';
 export * from './planning/plan-move';
+export * from './planning/plan-merge';
 export * from './statements/amounts';
 export * from './statements/layout';
 export * from './statements/statement';

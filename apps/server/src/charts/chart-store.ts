@@ -1,6 +1,8 @@
 import {
   accountOf,
   chartFrom,
+  mergedAccounts,
+  mergedInto,
   recordsOf,
   type AccountRecord,
   type Chart,
@@ -12,6 +14,7 @@ import {
   insertFormer,
   insertAccounts,
   manyAccounts,
+  manyMerged,
   manyPostedIds,
   updateAccounts,
   updateSettings,
@@ -23,7 +26,7 @@ import {
 export const loadChart = async (on: Reader, head: ChartHead): Promise<Chart> => {
   const accounts = await manyAccounts(on, head);
   const posted = await manyPostedIds(on, head);
-  return chartFrom(accounts, head.settings, new Set(posted));
+  return chartFrom(accounts, head.settings, new Set(posted), await manyMerged(on, head));
 };
 
 const placed = (
@@ -32,10 +35,18 @@ const placed = (
   into: Map<string, PlacedRecord>,
 ): Map<string, PlacedRecord> => {
   nodes.forEach(({ account, children }, position) => {
-    into.set(account.id, { ...account, parentId, position });
+    into.set(account.id, { ...account, parentId, position, mergedInto: null });
     placed(children, account.id, into);
   });
   return into;
+};
+
+/** What is stored of a chart: the accounts in their places, and the merged ones without. */
+const storedOf = (chart: Chart): Map<string, PlacedRecord> => {
+  const records = placed(chart.roots, null, new Map());
+  for (const { account, into } of mergedAccounts(chart))
+    records.set(account.id, { ...account, parentId: null, position: 0, mergedInto: into });
+  return records;
 };
 
 const sameRecord = (a: PlacedRecord, b: PlacedRecord): boolean =>
@@ -47,8 +58,8 @@ export const storeChart = async (
   head: ChartHead,
   charts: { readonly before: Chart; readonly after: Chart },
 ): Promise<void> => {
-  const before = placed(charts.before.roots, null, new Map());
-  const after = placed(charts.after.roots, null, new Map());
+  const before = storedOf(charts.before);
+  const after = storedOf(charts.after);
   const added = [...after.values()].filter(({ id }) => !before.has(id));
   const changed = [...after.values()].filter((record) => {
     const former = before.get(record.id);
@@ -70,7 +81,8 @@ export const storeFormer = async (
 ): Promise<void> => {
   const former = recordsOf(charts.before).filter(({ id, number, name }) => {
     const now = accountOf(charts.after, id);
-    return now !== undefined && (now.number !== number || now.name !== name);
+    const merged = mergedInto(charts.after, id) !== undefined;
+    return merged || (now !== undefined && (now.number !== number || now.name !== name));
   });
   if (former.length > 0) await insertFormer(on, head, former);
 };

@@ -1,5 +1,11 @@
 import type { FormerTitle } from '@iunctus/contract';
-import type { AccountRecord, ChartSettings, NumberPlan } from '@iunctus/core';
+import type {
+  Account,
+  AccountRecord,
+  ChartSettings,
+  MergedAccount,
+  NumberPlan,
+} from '@iunctus/core';
 import type { Viewer } from '../access/access.service';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
@@ -106,29 +112,43 @@ interface AccountRow {
   readonly system_use: AccountRecord['systemUse'];
 }
 
-/** All accounts of a chart, siblings in their order. */
+const accountOf = (row: AccountRow): Account => ({
+  id: row.id,
+  number: row.number,
+  name: row.name,
+  shortLabel: row.short_label,
+  guidance: row.guidance,
+  notes: row.notes,
+  role: row.role,
+  kind: row.kind,
+  retiredOn: row.retired_on,
+  systemUse: row.system_use,
+});
+
+/** All accounts that stand in a chart, siblings in their order. */
 export const manyAccounts = async (on: Reader, head: ChartHead): Promise<AccountRecord[]> => {
   const rows = await many<AccountRow>(on, {
     text: `
       SELECT id, parent_id, number, name, short_label, guidance, notes, role, kind,
              retired_on, system_use
-      FROM account WHERE practice_id = $1 AND chart_id = $2
+      FROM account WHERE practice_id = $1 AND chart_id = $2 AND merged_into IS NULL
       ORDER BY parent_id NULLS FIRST, position`,
     values: [head.practiceId, head.id],
   });
-  return rows.map((row) => ({
-    id: row.id,
-    parentId: row.parent_id,
-    number: row.number,
-    name: row.name,
-    shortLabel: row.short_label,
-    guidance: row.guidance,
-    notes: row.notes,
-    role: row.role,
-    kind: row.kind,
-    retiredOn: row.retired_on,
-    systemUse: row.system_use,
-  }));
+  return rows.map((row) => ({ ...accountOf(row), parentId: row.parent_id }));
+};
+
+/** The accounts of a chart that were merged into others. */
+export const manyMerged = async (on: Reader, head: ChartHead): Promise<MergedAccount[]> => {
+  const rows = await many<AccountRow & { readonly merged_into: string }>(on, {
+    text: `
+      SELECT id, parent_id, number, name, short_label, guidance, notes, role, kind,
+             retired_on, system_use, merged_into
+      FROM account WHERE practice_id = $1 AND chart_id = $2 AND merged_into IS NOT NULL
+      ORDER BY id`,
+    values: [head.practiceId, head.id],
+  });
+  return rows.map((row) => ({ account: accountOf(row), into: row.merged_into }));
 };
 
 /** Ids of the accounts that have postings. */
@@ -146,11 +166,13 @@ export const manyPostedIds = async (on: Reader, head: ChartHead): Promise<string
 /** An account with its place, ready to be stored. */
 export interface PlacedRecord extends AccountRecord {
   readonly position: number;
+  readonly mergedInto: string | null;
 }
 
 const COLUMNS = `
   id uuid, "parentId" uuid, "position" integer, number text, name text, "shortLabel" text,
-  guidance text, notes text, role text, kind text, "retiredOn" date, "systemUse" text`;
+  guidance text, notes text, role text, kind text, "retiredOn" date, "systemUse" text,
+  "mergedInto" uuid`;
 
 /** Adds accounts. An id that is taken, in whichever chart, breaks the primary key. */
 export const insertAccounts = (
@@ -161,9 +183,10 @@ export const insertAccounts = (
   change(on, {
     text: `
       INSERT INTO account (practice_id, chart_id, id, parent_id, position, number, name,
-                           short_label, guidance, notes, role, kind, retired_on, system_use)
+                           short_label, guidance, notes, role, kind, retired_on, system_use,
+                           merged_into)
       SELECT $1, $2, id, "parentId", "position", number, name, "shortLabel", guidance, notes,
-             role, kind, "retiredOn", "systemUse"
+             role, kind, "retiredOn", "systemUse", "mergedInto"
       FROM jsonb_to_recordset($3::jsonb) AS added (${COLUMNS})`,
     values: [head.practiceId, head.id, JSON.stringify(records)],
   });
@@ -180,7 +203,8 @@ export const updateAccounts = (
         parent_id = changed."parentId", position = changed."position", number = changed.number,
         name = changed.name, short_label = changed."shortLabel", guidance = changed.guidance,
         notes = changed.notes, role = changed.role, kind = changed.kind,
-        retired_on = changed."retiredOn", system_use = changed."systemUse"
+        retired_on = changed."retiredOn", system_use = changed."systemUse",
+        merged_into = changed."mergedInto"
       FROM jsonb_to_recordset($3::jsonb) AS changed (${COLUMNS})
       WHERE account.practice_id = $1 AND account.chart_id = $2 AND account.id = changed.id`,
     values: [head.practiceId, head.id, JSON.stringify(records)],

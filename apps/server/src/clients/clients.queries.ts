@@ -50,7 +50,8 @@ export const manyClients = async (
     text: `
       SELECT client.id, client.name, client.legal_form, client.industry, client.country,
              client.currency, client.fiscal_year_start,
-             (SELECT count(*)::int FROM account WHERE account.chart_id = chart.id) AS accounts,
+             (SELECT count(*)::int FROM account
+              WHERE account.chart_id = chart.id AND account.merged_into IS NULL) AS accounts,
              chart.revision, revision.adopted_at, app_user.name AS adopted_by,
              coalesce((
                SELECT count(DISTINCT coalesce(operation ->> 'id', operation -> 'account' ->> 'id'))::int

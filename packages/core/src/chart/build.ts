@@ -1,6 +1,14 @@
-import { emptyMap, mapOf } from '../collections/persistent-map';
+import { emptyMap, entriesOf, mapOf } from '../collections/persistent-map';
 import type { AccountId, AccountRecord } from './account';
-import { nameKey, USUAL_SETTINGS, type Chart, type ChartNode, type ChartSettings } from './chart';
+import {
+  nameKey,
+  USUAL_SETTINGS,
+  type Chart,
+  type ChartNode,
+  type ChartSettings,
+  type MergedAccount,
+} from './chart';
+import { absorbedBy } from './edit';
 
 /** A chart without accounts. */
 export const emptyChart = (
@@ -12,6 +20,7 @@ export const emptyChart = (
   parents: emptyMap(),
   numbers: emptyMap(),
   names: emptyMap(),
+  merged: emptyMap(),
   posted,
 });
 
@@ -28,11 +37,16 @@ const byParent = (records: readonly AccountRecord[]): Map<AccountId, AccountReco
 const nodesUnder = (
   parentId: AccountId,
   groups: Map<AccountId, AccountRecord[]>,
+  absorbed: ReadonlyMap<AccountId, readonly AccountId[]>,
 ): readonly ChartNode[] =>
   (groups.get(parentId) ?? []).map(({ parentId: _parent, ...account }) => ({
     account,
-    children: nodesUnder(account.id, groups),
+    children: nodesUnder(account.id, groups, absorbed),
+    absorbed: absorbed.get(account.id) ?? [],
   }));
+
+const absorbedByAll = (merged: Chart['merged']): ReadonlyMap<AccountId, readonly AccountId[]> =>
+  new Map(entriesOf(merged).map(([, { into }]) => [into, absorbedBy(merged, into)]));
 
 /**
  * A chart from its stored accounts; siblings keep the order in which they come.
@@ -42,7 +56,9 @@ export const chartFrom = (
   records: readonly AccountRecord[],
   settings: ChartSettings = USUAL_SETTINGS,
   posted: ReadonlySet<AccountId> = new Set(),
+  mergedAccounts: readonly MergedAccount[] = [],
 ): Chart => {
+  const merged = mapOf(mergedAccounts.map((one) => [one.account.id, one] as const));
   const numbered = records.flatMap(({ number, id }) =>
     number === null ? [] : [[number, id] as const],
   );
@@ -50,9 +66,10 @@ export const chartFrom = (
   return {
     settings,
     posted,
+    merged,
     parents: mapOf(records.map(({ id, parentId }) => [id, parentId ?? ''])),
     numbers: mapOf(numbered),
     names: mapOf(named.map(({ name, id }) => [nameKey(name), id])),
-    roots: nodesUnder('', byParent(records)),
+    roots: nodesUnder('', byParent(records), absorbedByAll(merged)),
   };
 };

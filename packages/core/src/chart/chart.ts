@@ -6,6 +6,14 @@ import type { Account, AccountId } from './account';
 export interface ChartNode {
   readonly account: Account;
   readonly children: readonly ChartNode[];
+  /** Accounts that were merged into this one, directly or by way of others; their postings count here. */
+  readonly absorbed: readonly AccountId[];
+}
+
+/** An account that was merged: it is out of the tree, and points at what it was merged into. */
+export interface MergedAccount {
+  readonly account: Account;
+  readonly into: AccountId;
 }
 
 /** What a chart's numbers and names must keep to. */
@@ -38,6 +46,8 @@ export interface Chart {
   readonly numbers: PersistentMap<AccountId>;
   /** The account's id by name key, kept when names are unique in the chart. */
   readonly names: PersistentMap<AccountId>;
+  /** Merged accounts by id. */
+  readonly merged: PersistentMap<MergedAccount>;
   /** Accounts that have postings or an opening balance. */
   readonly posted: ReadonlySet<AccountId>;
 }

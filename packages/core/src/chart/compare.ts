@@ -1,6 +1,6 @@
 import type { Account, AccountId } from './account';
 import type { Chart } from './chart';
-import { accountOf, hasAccount, parentIdOf, previousIdOf } from './queries';
+import { accountOf, hasAccount, nodeOf, parentIdOf, previousIdOf } from './queries';
 
 /** What was different about an account before; only what differs is there. */
 export interface Former {
@@ -14,6 +14,8 @@ export interface Former {
   readonly place?: true;
   /** Guidance, notes or short label differ. */
   readonly texts?: true;
+  /** Accounts that were merged into it meanwhile. */
+  readonly absorbed?: readonly AccountId[];
 }
 
 /** How an account differs between two charts. */
@@ -40,12 +42,22 @@ const formerPlace = (before: Chart, after: Chart, id: AccountId): Former => {
   return previous === now || !neighbourStays || broughtHere ? {} : { place: true };
 };
 
+const newlyAbsorbed = (before: Chart, after: Chart, id: AccountId): Former => {
+  const known = new Set(nodeOf(before, id)?.absorbed);
+  const fresh = (nodeOf(after, id)?.absorbed ?? []).filter((one) => !known.has(one));
+  return fresh.length === 0 ? {} : { absorbed: fresh };
+};
+
 /** How an account of `after` differs from what it was in `before`; `null` when it does not. */
 export const changeOf = (before: Chart, after: Chart, id: AccountId): AccountChange | null => {
   const now = accountOf(after, id);
   if (now === undefined) return null;
   const was = accountOf(before, id);
   if (was === undefined) return { type: 'new' };
-  const former = { ...formerFields(was, now), ...formerPlace(before, after, id) };
+  const former = {
+    ...formerFields(was, now),
+    ...formerPlace(before, after, id),
+    ...newlyAbsorbed(before, after, id),
+  };
   return Object.keys(former).length === 0 ? null : { type: 'changed', was: former };
 };

@@ -1,4 +1,10 @@
-import { getIn, removeIn, setIn, type PersistentMap } from '../collections/persistent-map';
+import {
+  entriesOf,
+  getIn,
+  removeIn,
+  setIn,
+  type PersistentMap,
+} from '../collections/persistent-map';
 import type { Account, AccountId } from './account';
 import { nameKey, type Chart, type ChartNode } from './chart';
 import { accountOf, parentIdOf, pathTo } from './queries';
@@ -109,7 +115,7 @@ export const updateAccounts = (
       const children = edit(node.children);
       if (change === undefined && children === node.children) return node;
       touched = true;
-      return { account: { ...node.account, ...change }, children };
+      return { ...node, account: { ...node.account, ...change }, children };
     });
     return touched ? edited : nodes;
   };
@@ -120,3 +126,31 @@ export const updateAccounts = (
     bare,
   );
 };
+
+/** The accounts that were merged into one, directly or by way of others, by id. */
+export const absorbedBy = (merged: Chart['merged'], id: AccountId): readonly AccountId[] => {
+  const direct = entriesOf(merged).filter(([, { into }]) => into === id);
+  return direct.flatMap(([one]) => [one, ...absorbedBy(merged, one)]).sort();
+};
+
+/** An account without sub-accounts, with what was merged into it before. */
+export const leaf = (account: Account, { merged }: Pick<Chart, 'merged'>): ChartNode => ({
+  account,
+  children: [],
+  absorbed: absorbedBy(merged, account.id),
+});
+
+const recount = (chart: Chart, id: AccountId): Chart =>
+  editChildren(chart, parentIdOf(chart, id), (siblings) =>
+    siblings.map((node) =>
+      node.account.id === id ? { ...node, absorbed: absorbedBy(chart.merged, id) } : node,
+    ),
+  );
+
+/** Points an account that left the tree at the one into which it is merged. */
+export const absorbInto = (chart: Chart, account: Account, into: AccountId): Chart =>
+  recount({ ...chart, merged: setIn(chart.merged, account.id, { account, into }) }, into);
+
+/** Forgets that an account was merged; `target` is the account in the tree that counts its postings now. */
+export const releaseFrom = (chart: Chart, id: AccountId, target: AccountId): Chart =>
+  recount({ ...chart, merged: removeIn(chart.merged, id) }, target);

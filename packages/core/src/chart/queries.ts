@@ -1,9 +1,32 @@
-import { getIn, hasIn } from '../collections/persistent-map';
+import { entriesOf, getIn, hasIn } from '../collections/persistent-map';
 import type { Account, AccountId, AccountRecord } from './account';
-import { nameKey, type Chart, type ChartNode } from './chart';
+import { nameKey, type Chart, type ChartNode, type MergedAccount } from './chart';
 
 /** Whether the chart has the account. */
 export const hasAccount = (chart: Chart, id: AccountId): boolean => hasIn(chart.parents, id);
+
+/** The account into which one was merged; `undefined` when it was not. */
+export const mergedInto = (chart: Chart, id: AccountId): AccountId | undefined =>
+  getIn(chart.merged, id)?.into;
+
+/** The account in the tree that stands for `id` now: itself, or what it was merged into; `null` when it is gone. */
+export const standsFor = (chart: Chart, id: AccountId): AccountId | null => {
+  let at: AccountId | undefined = id;
+  while (at !== undefined && !hasAccount(chart, at)) at = mergedInto(chart, at);
+  return at ?? null;
+};
+
+/** The account, also when it was merged into another; or `undefined`. */
+export const knownAccount = (chart: Chart, id: AccountId): Account | undefined =>
+  accountOf(chart, id) ?? getIn(chart.merged, id)?.account;
+
+/** All merged accounts. */
+export const mergedAccounts = (chart: Chart): readonly MergedAccount[] =>
+  entriesOf(chart.merged).map(([, merged]) => merged);
+
+/** Whether an account, or one that was merged into it, has postings. */
+export const hasPostings = (chart: Chart, { account, absorbed }: ChartNode): boolean =>
+  chart.posted.has(account.id) || absorbed.some((id) => chart.posted.has(id));
 
 /** How many accounts the chart has. */
 export const accountCount = (chart: Chart): number => chart.parents.size;

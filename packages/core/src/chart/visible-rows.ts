@@ -21,15 +21,21 @@ export interface View {
   readonly closed: ReadonlySet<AccountId>;
   /** Parts of a number or name; empty for no filter. */
   readonly filter: string;
+  /** What else finds an account: the numbers and names that it, or what was merged into it, once bore. */
+  readonly also: ReadonlyMap<AccountId, string>;
 }
 
 /** Whether the account's children are shown in a view. */
 export const isOpen = (view: View, id: AccountId, level: number): boolean =>
   !view.closed.has(id) && (level < view.depth || view.opened.has(id));
 
-/** Whether number or name of an account holds every word of the filter. */
-export const matches = (node: ChartNode, filter: string): boolean => {
-  const text = `${node.account.number ?? ''} ${nameKey(node.account.name)}`;
+/** Whether number, name, or what else finds an account, holds every word of the filter. */
+export const matches = (
+  node: ChartNode,
+  { filter, also }: Pick<View, 'filter' | 'also'>,
+): boolean => {
+  const { id, number, name } = node.account;
+  const text = `${number ?? ''} ${nameKey(name)} ${also.get(id) ?? ''}`;
   return nameKey(filter)
     .split(' ')
     .every((word) => text.includes(word));
@@ -47,12 +53,12 @@ const pushMatching = (
   rows: VisibleRow[],
   nodes: readonly ChartNode[],
   level: number,
-  filter: string,
+  view: View,
 ): void => {
   for (const node of nodes) {
     const below: VisibleRow[] = [];
-    pushMatching(below, node.children, level + 1, filter);
-    if (below.length === 0 && !matches(node, filter)) continue;
+    pushMatching(below, node.children, level + 1, view);
+    if (below.length === 0 && !matches(node, view)) continue;
     rows.push({ type: 'account', node, level, open: below.length > 0 });
     for (const row of below) rows.push(row);
   }
@@ -68,7 +74,7 @@ export const visibleRows = (chart: Chart, view: View): readonly VisibleRow[] => 
   for (const element of ELEMENTS) {
     const roots = chart.roots.filter(({ account }) => elementOf(account.kind) === element);
     const below: VisibleRow[] = [];
-    if (filtering) pushMatching(below, roots, 1, view.filter);
+    if (filtering) pushMatching(below, roots, 1, view);
     else pushAll(below, roots, 1, view);
     if (below.length > 0) rows.push({ type: 'element', element });
     for (const row of below) rows.push(row);

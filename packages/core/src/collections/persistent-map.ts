@@ -147,3 +147,12 @@ export const mapOf = <V>(entries: Iterable<readonly [string, V]>): PersistentMap
     if (grow(root, { type: 'leaf', hash: hashOf(key), entries: [[key, value]] })) size += 1;
   return size === 0 ? emptyMap() : { root, size };
 };
+
+const entriesIn = <V>(slot: Slot<V>): readonly (readonly [string, V])[] => {
+  if (slot === undefined) return [];
+  return slot.type === 'leaf' ? slot.entries : slot.slots.flatMap(entriesIn);
+};
+
+/** All keys with their values, in no order that means anything. */
+export const entriesOf = <V>(map: PersistentMap<V>): readonly (readonly [string, V])[] =>
+  entriesIn(map.root);

@@ -1,5 +1,5 @@
-import { hasAccount } from '../chart/queries';
-import { insertNode } from '../chart/edit';
+import { hasAccount, mergedInto } from '../chart/queries';
+import { insertNode, leaf } from '../chart/edit';
 import {
   checkKindUnder,
   checkLength,
@@ -17,7 +17,7 @@ import { accepted, refused, type Rules } from './rules';
  *  numberMissing, numberMalformed, numberTaken, nameEmpty, nameTaken, textTooLong. */
 export const addAccount: Rules<AddAccount> = {
   apply(chart, { account, parentId, afterId }) {
-    if (hasAccount(chart, account.id))
+    if (hasAccount(chart, account.id) || mergedInto(chart, account.id) !== undefined)
       return refused({ code: 'accountExists', accountId: account.id });
     const refusal = firstRefusal(
       checkPlace(chart, account, { parentId, afterId }),
@@ -29,7 +29,7 @@ export const addAccount: Rules<AddAccount> = {
       ),
     );
     if (refusal !== null) return refused(refusal);
-    return accepted(insertNode(chart, { account, children: [] }, { parentId, afterId }));
+    return accepted(insertNode(chart, leaf(account, chart), { parentId, afterId }));
   },
   invert: ({ account }) => ({ type: 'deleteAccount', id: account.id }),
   rebase: (operation, landed) => ({

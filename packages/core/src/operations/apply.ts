@@ -4,6 +4,7 @@ import { changeKind } from './change-kind';
 import { changeRole } from './change-role';
 import { deleteAccount } from './delete-account';
 import { editField } from './edit-field';
+import { merge, unmerge } from './merge';
 import { moveNode } from './move-node';
 import type { Operation } from './operation';
 import { renumber } from './renumber';
@@ -34,6 +35,10 @@ export const apply = (chart: Chart, operation: Operation): Outcome => {
       return changeKind.apply(chart, operation);
     case 'changeRole':
       return changeRole.apply(chart, operation);
+    case 'merge':
+      return merge.apply(chart, operation);
+    case 'unmerge':
+      return unmerge.apply(chart, operation);
     case 'retire':
       return retire.apply(chart, operation);
     case 'restore':
@@ -64,6 +69,10 @@ export const invert = (operation: Operation, before: Chart): Operation => {
       return changeKind.invert(operation, before);
     case 'changeRole':
       return changeRole.invert(operation, before);
+    case 'merge':
+      return merge.invert(operation, before);
+    case 'unmerge':
+      return unmerge.invert(operation, before);
     case 'retire':
       return retire.invert(operation, before);
     case 'restore':
@@ -94,6 +103,10 @@ export const rebase = (operation: Operation, landed: Landed): Rebased => {
       return changeKind.rebase(operation, landed);
     case 'changeRole':
       return changeRole.rebase(operation, landed);
+    case 'merge':
+      return merge.rebase(operation, landed);
+    case 'unmerge':
+      return unmerge.rebase(operation, landed);
     case 'retire':
       return retire.rebase(operation, landed);
     case 'restore':

@@ -1,5 +1,5 @@
 import type { Chart, ChartNode } from '../chart/chart';
-import { nodeOf, parentIdOf } from '../chart/queries';
+import { hasPostings, nodeOf, parentIdOf } from '../chart/queries';
 import { updateAccount } from '../chart/edit';
 import { elementOf, type KindCode } from '../kinds/kinds';
 import { checkKindOver, checkKindUnder, firstRefusal } from './checks';
@@ -11,7 +11,7 @@ import { accepted, refused, type Rules } from './rules';
 const checkMemorandum = (chart: Chart, node: ChartNode, kind: KindCode): Refusal | null => {
   const { id, kind: former } = node.account;
   const crosses = (elementOf(former) === 'memorandum') !== (elementOf(kind) === 'memorandum');
-  return crosses && chart.posted.has(id)
+  return crosses && hasPostings(chart, node)
     ? { code: 'memorandumWithPostings', accountId: id, field: 'kind', value: kind }
     : null;
 };

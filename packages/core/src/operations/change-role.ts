@@ -1,4 +1,4 @@
-import { accountOf } from '../chart/queries';
+import { accountOf, hasPostings, nodeOf } from '../chart/queries';
 import { updateAccount } from '../chart/edit';
 import type { ChangeRole } from './operation';
 import { rebaseEdit } from './rebase-rules';
@@ -8,12 +8,12 @@ import { accepted, refused, type Rules } from './rules';
  *  Refuses: accountMissing, and for a heading headingTakesNoPostings, systemAccount. */
 export const changeRole: Rules<ChangeRole> = {
   apply(chart, { id, role }) {
-    const account = accountOf(chart, id);
-    if (account === undefined) return refused({ code: 'accountMissing', accountId: id });
+    const node = nodeOf(chart, id);
+    if (node === undefined) return refused({ code: 'accountMissing', accountId: id });
     const about = { accountId: id, field: 'role' } as const;
-    if (role === 'heading' && chart.posted.has(id))
+    if (role === 'heading' && hasPostings(chart, node))
       return refused({ code: 'headingTakesNoPostings', ...about });
-    if (role === 'heading' && account.systemUse !== null)
+    if (role === 'heading' && node.account.systemUse !== null)
       return refused({ code: 'systemAccount', ...about });
     return accepted(updateAccount(chart, id, { role }));
   },

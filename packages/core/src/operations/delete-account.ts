@@ -5,13 +5,14 @@ import { keep } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';
 
 /** Removes an account that was never posted to.
- *  Refuses: accountMissing, systemAccount, hasChildren, hasPostings. */
+ *  Refuses: accountMissing, systemAccount, hasChildren, hasMerged, hasPostings. */
 export const deleteAccount: Rules<DeleteAccount> = {
   apply(chart, { id }) {
     const node = nodeOf(chart, id);
     if (node === undefined) return refused({ code: 'accountMissing', accountId: id });
     if (node.account.systemUse !== null) return refused({ code: 'systemAccount', accountId: id });
     if (node.children.length > 0) return refused({ code: 'hasChildren', accountId: id });
+    if (node.absorbed.length > 0) return refused({ code: 'hasMerged', accountId: id });
     if (chart.posted.has(id)) return refused({ code: 'hasPostings', accountId: id });
     return accepted(removeLeaf(chart, node.account));
   },

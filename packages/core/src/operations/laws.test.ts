@@ -2,14 +2,23 @@ import fc from 'fast-check';
 import { getIn } from '../collections/persistent-map';
 import { chartFrom } from '../chart/build';
 import { nameKey, type Chart } from '../chart/chart';
-import { accountOf, parentIdOf, recordsOf } from '../chart/queries';
+import { accountOf, eachNode, mergedAccounts, parentIdOf, recordsOf } from '../chart/queries';
 import { elementOf } from '../kinds/kinds';
 import { rollUpOver, sectionAmounts } from '../statements/amounts';
 import { balancedLedger, draws, randomChart, runDraws } from '../testing/random';
 import { apply, applyAll, invert, inverseOf, rebase } from './apply';
 import type { Landed } from './rules';
 
-const expectSame = (a: Chart, b: Chart): void => expect(recordsOf(a)).toEqual(recordsOf(b));
+const stateOf = (chart: Chart) => ({
+  records: recordsOf(chart),
+  absorbed: [...eachNode(chart.roots)].map(({ absorbed }) => absorbed),
+  merged: new Map(
+    mergedAccounts(chart).map(({ account, into }) => [account.id, { account, into }]),
+  ),
+  settings: chart.settings,
+});
+
+const expectSame = (a: Chart, b: Chart): void => expect(stateOf(a)).toEqual(stateOf(b));
 
 const expectWhole = (chart: Chart): void => {
   const records = recordsOf(chart);
@@ -25,7 +34,7 @@ const expectWhole = (chart: Chart): void => {
       expect(parent.retiredOn !== null && record.retiredOn === null).toBe(false);
     }
   }
-  expectSame(chart, chartFrom(records, chart.settings, chart.posted));
+  expectSame(chart, chartFrom(records, chart.settings, chart.posted, mergedAccounts(chart)));
 };
 
 describe('the laws of operations', () => {
@@ -115,6 +124,29 @@ describe('the laws of operations', () => {
             const assets = sum('currentAssets', 'nonCurrentAssets');
             const claims = sum('currentLiabilities', 'nonCurrentLiabilities', 'equity');
             expect(assets + claims).toBe(0);
+          }
+        },
+      ),
+    );
+  });
+
+  it('keeps every total of the statements unless a kind changes', () => {
+    fc.assert(
+      fc.property(
+        randomChart(40),
+        draws(200),
+        fc.array(fc.integer({ min: -1e9, max: 1e9 }), { maxLength: 60 }),
+        (bare, recipes, seed) => {
+          const { chart, ledger } = balancedLedger(bare, seed);
+          const rollUp = rollUpOver(ledger);
+          for (const { operation, before, after } of runDraws(chart, recipes, 'new')) {
+            const across = operation.type === 'merge' && operation.acrossKinds;
+            if (operation.type === 'changeKind' || across) continue;
+            const [was, is] = [sectionAmounts(before, rollUp), sectionAmounts(after, rollUp)];
+            const moved = [...was.keys()].filter(
+              (code) => (was.get(code) ?? 0) !== (is.get(code) ?? 0),
+            );
+            expect(moved).toEqual([]);
           }
         },
       ),

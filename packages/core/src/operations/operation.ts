@@ -62,6 +62,20 @@ export interface ChangeRole {
   readonly id: AccountId;
   readonly role: Role;
 }
+/** Lets the postings of an account count with another; the account leaves the tree. */
+export interface Merge {
+  readonly type: 'merge';
+  readonly id: AccountId;
+  readonly into: AccountId;
+  /** That the two are of different kinds, and that this is meant. */
+  readonly acrossKinds: boolean;
+}
+/** Takes a merge back. */
+export interface Unmerge extends Place {
+  readonly type: 'unmerge';
+  readonly account: Account;
+  readonly into: AccountId;
+}
 /** Closes an account to new postings from a day on; its history stays. */
 export interface Retire {
   readonly type: 'retire';
@@ -85,6 +99,8 @@ export type Operation =
   | MoveNode
   | ChangeKind
   | ChangeRole
+  | Merge
+  | Unmerge
   | Retire
   | Restore;
 
@@ -99,6 +115,10 @@ export const subjectsOf = (operation: Operation): readonly AccountId[] => {
       return operation.numbers.map(({ id }) => id);
     case 'setPlan':
       return [];
+    case 'merge':
+      return [operation.id, operation.into];
+    case 'unmerge':
+      return [operation.account.id, operation.into];
     default:
       return [operation.id];
   }
@@ -108,4 +128,4 @@ export const subjectsOf = (operation: Operation): readonly AccountId[] => {
 export const concerns = (operation: Operation, id: AccountId): boolean =>
   operation.type === 'renumberMany'
     ? operation.numbers.some((one) => one.id === id)
-    : subjectsOf(operation)[0] === id;
+    : subjectsOf(operation).includes(id);

@@ -6,9 +6,9 @@ import type { Landed, Rebased } from './rules';
 /** The operation stands as it is. */
 export const keep = (operation: Operation): Rebased => ({ type: 'keep', operation });
 
-/** Whether `landed` removed the account. */
-export const removes = (landed: Landed, id: AccountId): boolean =>
-  landed.operation.type === 'deleteAccount' && landed.operation.id === id;
+/** Whether `landed` took the account out of the tree. */
+export const removes = ({ operation }: Landed, id: AccountId): boolean =>
+  (operation.type === 'deleteAccount' || operation.type === 'merge') && operation.id === id;
 
 /**
  * Two edits of the same thing: nothing is left to do when they agree, a conflict when they do not.
@@ -30,9 +30,12 @@ export const rebaseEdit = (
 /** The place to take when `landed` took the neighbour away: after the one that stood before it. */
 export const reanchored = (place: Place, landed: Landed): Place => {
   const { operation, inverse } = landed;
-  const gone = operation.type === 'deleteAccount' || operation.type === 'moveNode';
+  const gone =
+    operation.type === 'deleteAccount' ||
+    operation.type === 'merge' ||
+    operation.type === 'moveNode';
   if (!gone || place.afterId === null || operation.id !== place.afterId) return place;
   if (operation.type === 'moveNode' && operation.parentId === place.parentId) return place;
-  if (inverse.type !== 'addAccount' && inverse.type !== 'moveNode') return place;
+  if (!('afterId' in inverse)) return place;
   return { parentId: place.parentId, afterId: inverse.afterId };
 };

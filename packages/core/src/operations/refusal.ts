@@ -24,7 +24,12 @@ export type RefusalCode =
   | 'alreadyRetired'
   | 'notRetired'
   | 'dateMalformed'
-  | 'planWrong';
+  | 'planWrong'
+  | 'mergeIntoItself'
+  | 'mergeIntoRetired'
+  | 'kindsDiffer'
+  | 'notMerged'
+  | 'hasMerged';
 
 /** The fields that a refusal can point at. */
 export type RefusedField =

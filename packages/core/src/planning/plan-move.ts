@@ -1,7 +1,7 @@
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import type { Place } from '../chart/edit';
-import { childrenOf, nodeOf, parentIdOf, siblingsOf } from '../chart/queries';
+import { childrenOf, hasPostings, nodeOf, parentIdOf, siblingsOf } from '../chart/queries';
 import { elementOf, isContra, type KindCode } from '../kinds/kinds';
 import { suggestNumber } from '../numbering/suggest';
 import { apply } from '../operations/apply';
@@ -112,8 +112,13 @@ export const planMoveUnder = (
   return operations;
 };
 
+const isPosted = (chart: Chart, id: AccountId): boolean => {
+  const node = nodeOf(chart, id);
+  return node !== undefined && (node.absorbed.length > 0 || hasPostings(chart, node));
+};
+
 /** Removes an account where the rules allow it, and retires it from `on` where they do not. */
 export const planRemoval = (chart: Chart, id: AccountId, on: string): Operation =>
-  apply(chart, { type: 'deleteAccount', id }).ok || !chart.posted.has(id)
+  apply(chart, { type: 'deleteAccount', id }).ok || !isPosted(chart, id)
     ? { type: 'deleteAccount', id }
     : { type: 'retire', id, on };

@@ -165,6 +165,7 @@ describe('the rows of a chart as listed', () => {
     opened: new Set(),
     closed: new Set(),
     filter: '',
+    also: new Map(),
     ...more,
   });
   const listed = (rows: readonly VisibleRow[]) =>

@@ -89,9 +89,20 @@ const ownResults = (kind: KindCode, { balance, yearChange }: AccountAmounts): Re
     ? { thisYear: negate(yearChange), earlierYears: subtract(yearChange, balance) }
     : NO_RESULTS;
 
+const addAmounts = (a: AccountAmounts, b: AccountAmounts): AccountAmounts => ({
+  balance: add(a.balance, b.balance),
+  change: add(a.change, b.change),
+  yearChange: add(a.yearChange, b.yearChange),
+});
+
 /** A roll-up over the amounts of one ledger. Law: a node's total is the sum of its shares, memorandum apart. */
 export const rollUpOver = (ledger: Ledger): RollUp => {
-  const amountsOf = ({ account }: ChartNode): AccountAmounts => ledger.get(account.id) ?? NONE;
+  /** With the amounts of what was merged into it: a merge moves no posting. */
+  const amountsOf = ({ account, absorbed }: ChartNode): AccountAmounts =>
+    absorbed.reduce(
+      (so, id) => addAmounts(so, ledger.get(id) ?? NONE),
+      ledger.get(account.id) ?? NONE,
+    );
 
   const own = (node: ChartNode): Minor =>
     showsBalance(node.account.kind) ? amountsOf(node).balance : amountsOf(node).change;

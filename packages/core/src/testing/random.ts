@@ -19,7 +19,7 @@ export interface Draw {
 
 /** Random recipes; the operations they give may well be refused. */
 export const draws = (max: number): fc.Arbitrary<Draw[]> =>
-  fc.array(fc.record({ type: fc.nat(14), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
+  fc.array(fc.record({ type: fc.nat(16), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
     minLength: 1,
     maxLength: max,
   });
@@ -87,6 +87,9 @@ export const drawnOperation = (chart: Chart, draw: Draw, fresh: AccountId): Oper
       return { type: 'renumberMany', numbers: drawnNumbers(ids, draw) };
     case 12:
       return { type: 'setPlan', plan: usualPlan(3 + (draw.b % 4)), numbered: draw.c % 2 === 0 };
+    case 13:
+    case 14:
+      return { type: 'merge', id, into: pick(ids, draw.b) ?? id, acrossKinds: draw.c % 3 !== 0 };
     default:
       return add;
   }
@@ -119,7 +122,10 @@ export const randomChart = (max: number): fc.Arbitrary<Chart> =>
     (recipes) =>
       runDraws(
         emptyChart(),
-        recipes.map((draw) => ({ ...draw, type: draw.type < 5 ? 14 : draw.type })),
+        recipes.map((draw) => ({
+          ...draw,
+          type: draw.type < 5 || draw.type === 13 ? 16 : draw.type,
+        })),
         'base',
       ).at(-1)?.after ?? emptyChart(),
   );

@@ -52,15 +52,15 @@ export class AccountChoiceComponent extends ChoiceBase<Choice> {
   /** Accounts that cannot be chosen: the account itself and what is below it. */
   readonly except = input<ReadonlySet<AccountId>>(new Set());
   readonly label = input('Parent');
-  /** What stands for no account at all. */
-  readonly mainWords = input('Main account');
+  /** What stands for no account at all; `null` where one must be chosen. */
+  readonly mainWords = input<string | null>('Main account');
   readonly placeholder = input('');
   readonly inputId = input<string>();
   readonly chosen = output<AccountId | null>();
 
   protected readonly autoComplete = viewChild.required<AutoComplete>('list');
   private readonly all = computed<readonly Choice[]>(() => [
-    { id: null, title: this.mainWords(), key: nameKey(this.mainWords()) },
+    ...this.none(),
     ...[...eachNode(this.chart().roots)]
       .filter(({ account }) => account.retiredOn === null && !this.except().has(account.id))
       .map(({ account }) => ({
@@ -69,6 +69,11 @@ export class AccountChoiceComponent extends ChoiceBase<Choice> {
         key: nameKey(titleOf(account)),
       })),
   ]);
+
+  private none(): readonly Choice[] {
+    const title = this.mainWords();
+    return title === null ? [] : [{ id: null, title, key: nameKey(title) }];
+  }
 
   constructor() {
     super();

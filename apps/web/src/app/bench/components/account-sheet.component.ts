@@ -2,10 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import {
   cleanName,
   formatAmount,
+  hasPostings,
   KINDS,
+  mergedAccounts,
   nodeOf,
   normalSideOfKind,
+  planUnmerge,
   titleOf,
+  type AccountId,
   type KindCode,
   type Operation,
   type Refusal,
@@ -51,9 +55,27 @@ export class AccountSheetComponent {
   protected readonly landing = computed(() => landingWords(this.account()?.kind ?? 'bank'));
   protected readonly side = computed(() => normalSideOfKind(this.account()?.kind ?? 'bank'));
   protected readonly cashFlow = computed(() => CASH_FLOW_WORDS[this.kind().cashFlow]);
-  protected readonly posted = computed(() =>
-    this.model.chart().posted.has(this.account()?.id ?? ''),
-  );
+  protected readonly posted = computed(() => this.isPosted());
+
+  /** What was merged into it, newest name first; each can be taken out again. */
+  protected readonly merged = computed(() => {
+    const absorbed = new Set(this.node()?.absorbed);
+    return mergedAccounts(this.model.chart())
+      .filter(({ account }) => absorbed.has(account.id))
+      .map(({ account }) => ({ id: account.id, title: titleOf(account) }));
+  });
+
+  /** What it was numbered and called before. */
+  protected readonly former = computed(() => {
+    const id = this.account()?.id ?? '';
+    return this.model
+      .former()
+      .filter(({ accountId }) => accountId === id)
+      .map(({ number, name, untilRevision }) => ({
+        title: titleOf({ number, name }),
+        until: `until revision ${untilRevision}`,
+      }));
+  });
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
     return refusal === null ? '' : refusalWords(refusal, this.model.chart(), this.model.base());
@@ -87,6 +109,16 @@ export class AccountSheetComponent {
     const id = this.account()?.id;
     if (id !== undefined)
       this.propose([{ type: 'changeRole', id, role: heading ? 'heading' : 'posting' }]);
+  }
+
+  protected takeOut(id: AccountId): void {
+    const operation = planUnmerge(this.model.chart(), id);
+    if (operation !== null) this.propose([operation]);
+  }
+
+  private isPosted(): boolean {
+    const node = this.node();
+    return node !== undefined && hasPostings(this.model.chart(), node);
   }
 
   protected restore(): void {

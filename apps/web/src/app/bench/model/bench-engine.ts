@@ -45,9 +45,9 @@ export class BenchEngine {
   private sendChart(): void {
     const adopted = this.adopted();
     if (adopted === null) return;
-    const { settings, accounts, posted } = adopted;
+    const { settings, accounts, posted, merged } = adopted;
     const steps = untracked(this.steps);
-    this.send({ type: 'chart', settings, accounts, posted, steps });
+    this.send({ type: 'chart', settings, accounts, posted, merged, steps });
   }
 
   private send(message: BenchMessage): void {

@@ -11,6 +11,8 @@ import {
   emptyChart,
   leadsTo,
   matches,
+  mergedAccounts,
+  nameKey,
   nodeOf,
   nodesTo,
   parentIdOf,
@@ -20,7 +22,9 @@ import {
   sectionAndAccountOf,
   landingRows,
   shownAmount,
+  standsFor,
   subjectsOf,
+  titleOf,
   trackOf,
   visibleRows,
   type AccountChange,
@@ -61,13 +65,17 @@ export class BenchModel {
   readonly engine = inject(BenchEngine);
   private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
   readonly steps = this.store.selectSignal(benchFeature.selectSteps);
+  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
   readonly client = this.store.selectSignal(benchFeature.selectClient);
+
+  /** Numbers and names of before, newest first. */
+  readonly former = computed(() => this.adopted()?.former ?? []);
 
   /** The chart as last adopted. */
   readonly base = computed<Chart>(() => {
     const adopted = this.adopted();
     if (adopted === null) return emptyChart();
-    return chartFrom(adopted.accounts, adopted.settings, new Set(adopted.posted));
+    return chartFrom(adopted.accounts, adopted.settings, new Set(adopted.posted), adopted.merged);
   });
 
   private readonly track = linkedSignal<{ base: Chart; steps: readonly ProposalStep[] }, Track>({
@@ -98,11 +106,25 @@ export class BenchModel {
   readonly filter = signal('');
   private readonly opened = signal<ReadonlySet<AccountId>>(new Set());
   private readonly closed = signal<ReadonlySet<AccountId>>(new Set());
+  /** Numbers and names of before, by the account that they find now. */
+  private readonly also = computed(() => {
+    const chart = this.chart();
+    const texts = new Map<AccountId, string>();
+    const note = (id: AccountId, title: string): void => {
+      const now = standsFor(chart, id);
+      if (now !== null) texts.set(now, `${texts.get(now) ?? ''} ${nameKey(title)}`);
+    };
+    for (const { accountId, number, name } of this.adopted()?.former ?? [])
+      note(accountId, `${number ?? ''} ${name}`);
+    for (const { account } of mergedAccounts(chart)) note(account.id, titleOf(account));
+    return texts;
+  });
   readonly view = computed<View>(() => ({
     depth: this.depth(),
     filter: this.filter(),
     opened: this.opened(),
     closed: this.closed(),
+    also: this.also(),
   }));
   readonly rows = computed(() => visibleRows(this.chart(), this.view()));
 
@@ -113,7 +135,7 @@ export class BenchModel {
       const kept = previous?.value ?? this.firstTouched();
       const filter = this.filter();
       const nodes = this.rows().flatMap((row) => (row.type === 'account' ? row.node : []));
-      const fitting = filter === '' ? nodes : nodes.filter((node) => matches(node, filter));
+      const fitting = filter === '' ? nodes : nodes.filter((node) => matches(node, this.view()));
       const stays =
         kept !== null &&
         accountOf(this.chart(), kept) !== undefined &&
@@ -153,6 +175,16 @@ export class BenchModel {
     );
   });
 
+  private readonly rollUp = computed(() =>
+    rollUpOver(
+      new Map(
+        (this.balances()?.amounts ?? []).map(([id, balance, change, yearChange]) => [
+          id,
+          { balance, change, yearChange },
+        ]),
+      ),
+    ),
+  );
   private readonly statementKeys = computed(() => rowKeys(this.engine.statement()));
 
   /** Where a bench with a proposal opens: at its first change. */
@@ -174,8 +206,8 @@ export class BenchModel {
   }
 
   /** What was posted to the account itself, as a person reads it for its kind. */
-  ownAmountOf({ account }: ChartNode): Minor {
-    return shownAmount(account.kind, this.engine.totals()[account.id]?.[1] ?? 0);
+  ownAmountOf(node: ChartNode): Minor {
+    return shownAmount(node.account.kind, this.rollUp().own(node));
   }
 
   /** The rows of the shown statement on which an account and what is below it land. */

@@ -23,7 +23,7 @@ const CHART = aChart(`
 6000 People:
   6010 Wages
 `);
-const VIEW: View = { depth: 3, opened: new Set(), closed: new Set(), filter: '' };
+const VIEW: View = { depth: 3, opened: new Set(), closed: new Set(), filter: '', also: new Map() };
 const ROWS = visibleRows(CHART, VIEW);
 
 const edited = (id: string, change: Partial<Draft>, chart: Chart = CHART) => {

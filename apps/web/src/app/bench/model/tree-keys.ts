@@ -7,7 +7,7 @@ export type TreeAction =
   | { readonly type: 'open' | 'close' | 'edit' | 'remove' }
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
   | { readonly type: 'move'; readonly direction: Direction }
-  | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'keys' }
+  | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'merge' | 'keys' }
   | { readonly type: 'filter' | 'statement' }
   | { readonly type: 'depth'; readonly depth: number };
 
@@ -24,6 +24,7 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   Delete: { type: 'remove' },
   n: { type: 'add', as: 'sibling' },
   m: { type: 'sheet', sheet: 'move' },
+  g: { type: 'sheet', sheet: 'merge' },
   ' ': { type: 'sheet', sheet: 'account' },
   '?': { type: 'sheet', sheet: 'keys' },
   '/': { type: 'filter' },

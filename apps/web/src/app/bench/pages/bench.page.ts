@@ -24,6 +24,7 @@ import {
 } from '../components/chart-tree.component';
 import { FootBarComponent } from '../components/foot-bar.component';
 import { KeysSheetComponent } from '../components/keys-sheet.component';
+import { MergeSheetComponent } from '../components/merge-sheet.component';
 import { MoveSheetComponent } from '../components/move-sheet.component';
 import { ReviewSheetComponent } from '../components/review-sheet.component';
 import { SEAM_WIDTH, SeamComponent } from '../components/seam.component';
@@ -35,7 +36,7 @@ import {
 import { BenchModel } from '../model/bench-model';
 import { rowIdOf } from '../model/listed-rows';
 import { seamCurves, type ChartEnd } from '../model/seam-curves';
-import { Sheets } from '../model/sheets';
+import { Sheets, type SheetName } from '../model/sheets';
 import type { TreeAction } from '../model/tree-keys';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
@@ -61,6 +62,7 @@ const ROWS_TOP = 45;
     FootBarComponent,
     FormsModule,
     KeysSheetComponent,
+    MergeSheetComponent,
     MoveSheetComponent,
     ProblemNoteComponent,
     ReviewSheetComponent,
@@ -213,8 +215,8 @@ export class BenchPage {
     );
   }
 
-  private openSheet(name: 'account' | 'move' | 'keys' | 'review'): void {
-    const needsAccount = name === 'account' || name === 'move';
+  private openSheet(name: SheetName): void {
+    const needsAccount = name === 'account' || name === 'move' || name === 'merge';
     if (!needsAccount || this.model.cursor() !== null) this.sheets.show(name);
   }
 

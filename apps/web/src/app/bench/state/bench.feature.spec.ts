@@ -36,6 +36,7 @@ const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => (
   settings: CHART.settings,
   accounts: [...recordsOf(CHART)],
   posted: [],
+  merged: [],
   former: [],
   proposal: { version, baseRevision: 3, steps: [...steps], conflicts: [] },
 });

@@ -1,10 +1,11 @@
 import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
-import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
+import type { BalancesAnswer, BenchChart, ClientAnswer, FormerTitle } from '@iunctus/contract';
 import {
   namedPeriod,
   type AccountRecord,
   type ChartSettings,
   type Conflict,
+  type MergedAccount,
   type Period,
   type ProposalStep,
 } from '@iunctus/core';
@@ -24,6 +25,8 @@ export interface AdoptedChart {
   readonly settings: ChartSettings;
   readonly accounts: readonly AccountRecord[];
   readonly posted: readonly string[];
+  readonly merged: readonly MergedAccount[];
+  readonly former: readonly FormerTitle[];
 }
 
 /** The proposal as it stands in this window. */
@@ -80,6 +83,8 @@ const adoptedOf = (bench: BenchChart): AdoptedChart => ({
   settings: bench.settings,
   accounts: bench.accounts,
   posted: bench.posted,
+  merged: bench.merged,
+  former: bench.former,
 });
 
 const periodOf = (client: ClientAnswer): Period => {

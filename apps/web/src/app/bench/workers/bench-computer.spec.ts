@@ -20,7 +20,14 @@ const MOVE: ProposalStep = {
 const started = () => {
   const compute = createBenchComputer();
   const { settings } = CHART;
-  compute({ type: 'chart', settings, accounts: recordsOf(CHART), posted: [], steps: [] });
+  compute({
+    type: 'chart',
+    settings,
+    accounts: recordsOf(CHART),
+    posted: [],
+    merged: [],
+    steps: [],
+  });
   return { compute, first: compute({ type: 'amounts', amounts: AMOUNTS }) };
 };
 

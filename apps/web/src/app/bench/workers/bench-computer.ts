@@ -42,8 +42,8 @@ const totalsOf = ({ track, rollUp }: State): NonNullable<BenchResult['totals']> 
 const next = (state: State, message: BenchMessage): State => {
   switch (message.type) {
     case 'chart': {
-      const { accounts, settings, posted, steps } = message;
-      const base = chartFrom(accounts, settings, new Set(posted));
+      const { accounts, settings, posted, merged, steps } = message;
+      const base = chartFrom(accounts, settings, new Set(posted), merged);
       return { ...state, track: moved(trackOf(base), steps) };
     }
     case 'amounts':

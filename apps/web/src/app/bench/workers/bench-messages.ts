@@ -2,6 +2,7 @@ import type {
   AccountRecord,
   ChartSettings,
   Impact,
+  MergedAccount,
   Minor,
   ProposalStep,
   Statement,
@@ -26,6 +27,7 @@ export type BenchMessage =
       readonly settings: ChartSettings;
       readonly accounts: readonly AccountRecord[];
       readonly posted: readonly string[];
+      readonly merged: readonly MergedAccount[];
       readonly steps: readonly ProposalStep[];
     }
   | { readonly type: 'amounts'; readonly amounts: readonly AmountsTuple[] }

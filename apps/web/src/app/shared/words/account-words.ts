@@ -1,4 +1,4 @@
-import { accountOf, titleOf, type AccountId, type Chart } from '@iunctus/core';
+import { knownAccount, titleOf, type AccountId, type Chart } from '@iunctus/core';
 
 /** Number and name of an account in the first chart that has it. */
 export const accountWords = (
@@ -6,7 +6,7 @@ export const accountWords = (
   ...charts: readonly Chart[]
 ): string => {
   for (const chart of charts) {
-    const account = id === null || id === undefined ? undefined : accountOf(chart, id);
+    const account = id === null || id === undefined ? undefined : knownAccount(chart, id);
     if (account !== undefined) return titleOf(account);
   }
   return 'an account that is gone';

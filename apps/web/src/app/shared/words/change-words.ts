@@ -13,6 +13,12 @@ const formerWords = (was: Former, before: Chart): readonly string[] => [
   ...(was.role === undefined ? [] : [was.role === 'heading' ? 'a heading' : 'posting']),
 ];
 
+const absorbedWords = (ids: readonly string[], before: Chart): string => {
+  const [first] = ids.flatMap((id) => accountOf(before, id)?.name ?? []);
+  const rest = ids.length - 1;
+  return `with ${first ?? 'others'}${rest > 0 ? ` and ${rest} more` : ''} merged in`;
+};
+
 /** What a changed row says that it was: "was 6310, under Operating". */
 export const changeWords = (change: AccountChange, before: Chart): string => {
   if (change.type === 'new') return 'new';
@@ -23,6 +29,7 @@ export const changeWords = (change: AccountChange, before: Chart): string => {
     ...(was.retiredOn === undefined ? [] : [was.retiredOn === null ? 'now retired' : 'restored']),
     ...(was.place === undefined ? [] : ['moved among its siblings']),
     ...(was.texts === undefined ? [] : ['texts edited']),
+    ...(was.absorbed === undefined ? [] : [absorbedWords(was.absorbed, before)]),
   ];
   return notes.join('; ');
 };

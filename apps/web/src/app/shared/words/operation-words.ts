@@ -1,4 +1,11 @@
-import { accountOf, type Chart, KINDS, type NumberGiven, type Operation } from '@iunctus/core';
+import {
+  accountOf,
+  type Chart,
+  KINDS,
+  type NumberGiven,
+  type Operation,
+  titleOf,
+} from '@iunctus/core';
 import { accountWords } from './account-words';
 import { dateWords } from './period-words';
 
@@ -45,6 +52,8 @@ export const operationWords = (operation: Operation, ...charts: readonly Chart[]
   if (operation.type === 'renumberMany') return renumberWords(operation.numbers, charts);
   if (operation.type === 'setPlan')
     return `Number plan of ${operation.plan.digits} digits${operation.numbered ? '' : ', numbers not required'}`;
+  if (operation.type === 'unmerge')
+    return `${titleOf(operation.account)} taken out of ${accountWords(operation.into, ...charts)} again`;
   const own = accountWords(operation.id, ...charts);
   switch (operation.type) {
     case 'deleteAccount':
@@ -59,6 +68,8 @@ export const operationWords = (operation: Operation, ...charts: readonly Chart[]
       return `${own} given the kind ${KINDS[operation.kind].name}`;
     case 'changeRole':
       return `${own} made a ${operation.role === 'heading' ? 'heading' : 'posting account'}`;
+    case 'merge':
+      return `${own} merged into ${accountWords(operation.into, ...charts)}${operation.acrossKinds ? ', across kinds' : ''}`;
     case 'retire':
       return `${own} retired from ${dateWords(operation.on)}`;
     case 'restore':

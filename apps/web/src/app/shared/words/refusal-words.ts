@@ -72,9 +72,24 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
       return `“${refusal.value}” is no date.`;
     case 'planWrong':
       return 'The number plan contradicts itself. Mend it under Numbers.';
+    case 'mergeIntoItself':
+      return 'An account cannot be merged into itself. Choose another.';
+    case 'mergeIntoRetired':
+      return `${other} is retired and takes nothing new. Restore it first, or choose another account.`;
+    case 'kindsDiffer':
+      return `${own} is ${kindName(charts, refusal.accountId)}, ${other} is ${kindName(charts, refusal.otherId)}: its history would move to another statement line. Say that this is meant, or change the kind first.`;
+    case 'notMerged':
+      return 'This merge was taken back already.';
+    case 'hasMerged':
+      return `Other accounts were merged into ${own}, and their postings count here. Take those merges back first, or merge it in its turn.`;
     default:
       return refusal.code satisfies never;
   }
+};
+
+const kindName = (charts: readonly Chart[], id: string | undefined): string => {
+  const kind = charts.map((chart) => accountOf(chart, id ?? '')?.kind).find((one) => one);
+  return kind === undefined ? 'of another kind' : KINDS[kind].name;
 };
 
 const elementClash = (refusal: Refusal, other: string, charts: readonly Chart[]): string => {

@@ -1,0 +1,116 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  output,
+  signal,
+} from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  accountOf,
+  applyAll,
+  formatAmount,
+  KINDS,
+  nodeOf,
+  planMerge,
+  titleOf,
+  type AccountId,
+  type Refusal,
+} from '@iunctus/core';
+import { ToggleSwitch } from 'primeng/toggleswitch';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { landingWords } from '../../shared/words/statement-words';
+import { BenchModel } from '../model/bench-model';
+import { Sheets } from '../model/sheets';
+import { AccountChoiceComponent } from './account-choice.component';
+import { SheetComponent } from './sheet.component';
+
+/** Merging the account at the cursor into another: choose, see what becomes of it, merge. */
+@Component({
+  selector: 'iu-merge-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AccountChoiceComponent, FormsModule, SheetComponent, ToggleSwitch],
+  templateUrl: './merge-sheet.component.html',
+  styleUrl: './merge-sheet.component.css',
+})
+export class MergeSheetComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly sheets = inject(Sheets);
+  readonly merged = output();
+  protected readonly target = signal<AccountId | null | undefined>(undefined);
+  /** Whether a difference of kinds is meant. */
+  protected readonly meant = signal(false);
+
+  private readonly node = computed(() => nodeOf(this.model.chart(), this.model.cursor() ?? ''));
+  private readonly into = computed(() => accountOf(this.model.chart(), this.target() ?? ''));
+  protected readonly heading = computed(() => {
+    const account = this.node()?.account;
+    return account === undefined ? '' : `Merge ${titleOf(account)}`;
+  });
+  protected readonly itself = computed(() => new Set([this.model.cursor() ?? '']));
+
+  protected readonly kindsDiffer = computed(() => {
+    const [from, into] = [this.node()?.account, this.into()];
+    return from !== undefined && into !== undefined && from.kind !== into.kind;
+  });
+
+  private readonly operations = computed(() => {
+    const [id, into] = [this.model.cursor(), this.target()];
+    if (id === null || into === undefined || into === null) return [];
+    const acrossKinds = this.kindsDiffer() && this.meant();
+    return planMerge(this.model.chart(), id, { into, acrossKinds });
+  });
+  protected readonly refusal = computed<Refusal | null>(() => {
+    const outcome = applyAll(this.model.chart(), this.operations());
+    return outcome.ok ? null : outcome.refusal;
+  });
+  protected readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    return refusal === null || refusal.code === 'kindsDiffer'
+      ? ''
+      : refusalWords(refusal, this.model.chart());
+  });
+
+  /** What becomes of it, line by line. */
+  protected readonly effects = computed<readonly string[]>(() => {
+    const [from, into] = [this.node(), this.into()];
+    if (from === undefined || into === undefined) return [];
+    const currency = this.model.client()?.currency ?? 'USD';
+    const amount = formatAmount(this.model.ownAmountOf(from), { currency, zero: '0.00' });
+    const name = titleOf(into);
+    const { number } = from.account;
+    const below = from.children.length;
+    return [
+      `${amount} that was posted to it counts with ${name}, in this period and in every other.`,
+      ...(below === 0
+        ? []
+        : [`${below} ${below === 1 ? 'sub-account moves' : 'sub-accounts move'} under ${name}.`]),
+      `${number === null ? 'Its name is' : 'Its number and name are'} free again, and still find ${name}.`,
+      'It can be taken back at any time, also after new postings; nothing is lost.',
+    ];
+  });
+
+  protected readonly kindSentence = computed(() => {
+    const [from, into] = [this.node()?.account, this.into()];
+    if (from === undefined || into === undefined) return '';
+    return `It is ${KINDS[from.kind].name} and would become ${KINDS[into.kind].name}: its whole history moves from ${landingWords(from.kind)} to ${landingWords(into.kind)}.`;
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef);
+    afterNextRender(() => host.nativeElement.querySelector('input')?.focus());
+  }
+
+  protected merge(event: Event): void {
+    event.preventDefault();
+    const target = this.target();
+    if (target === undefined || target === null) return;
+    if (this.model.propose(this.operations()) !== null) return;
+    this.model.goTo(target);
+    this.sheets.close();
+    this.merged.emit();
+  }
+}

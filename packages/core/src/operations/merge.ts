@@ -1,0 +1,107 @@
+import type { Account } from '../chart/account';
+import { absorbInto, leaf, insertNode, releaseFrom, removeLeaf } from '../chart/edit';
+import type { Chart, ChartNode } from '../chart/chart';
+import {
+  hasPostings,
+  mergedInto,
+  nodeOf,
+  parentIdOf,
+  previousIdOf,
+  standsFor,
+} from '../chart/queries';
+import { elementOf } from '../kinds/kinds';
+import { addAccount } from './add-account';
+import type { Merge, Unmerge } from './operation';
+import { keep, reanchored, removes } from './rebase-rules';
+import type { Refusal } from './refusal';
+import { accepted, refused, type Rules } from './rules';
+
+const checkKinds = (
+  chart: Chart,
+  from: ChartNode,
+  into: Account,
+  { acrossKinds }: Merge,
+): Refusal | null => {
+  const { id, kind } = from.account;
+  const about = { accountId: id, field: 'kind', value: into.kind, otherId: into.id } as const;
+  const memorandum = [kind, into.kind].filter((one) => elementOf(one) === 'memorandum').length;
+  if (memorandum === 1 && hasPostings(chart, from))
+    return { code: 'memorandumWithPostings', ...about };
+  return kind !== into.kind && !acrossKinds ? { code: 'kindsDiffer', ...about } : null;
+};
+
+const checkMerge = (chart: Chart, from: ChartNode, operation: Merge): Refusal | null => {
+  const { id, into: intoId } = operation;
+  const into = nodeOf(chart, intoId)?.account;
+  if (into === undefined) return { code: 'accountMissing', accountId: intoId };
+  if (id === intoId) return { code: 'mergeIntoItself', accountId: id };
+  if (from.account.systemUse !== null) return { code: 'systemAccount', accountId: id };
+  if (from.children.length > 0) return { code: 'hasChildren', accountId: id };
+  if (into.retiredOn !== null && from.account.retiredOn === null)
+    return { code: 'mergeIntoRetired', accountId: id, otherId: intoId };
+  if (into.role === 'heading' && from.account.role === 'posting')
+    return { code: 'headingTakesNoPostings', accountId: intoId };
+  return checkKinds(chart, from, into, operation);
+};
+
+/**
+ * Merges an account into another: it leaves the tree, its postings count with the other from now
+ * on, its number and name are free again. Postings keep the account that they were made to, so
+ * that taking the merge back loses nothing, also after new ones.
+ * Refuses: accountMissing, mergeIntoItself, systemAccount, hasChildren, mergeIntoRetired,
+ * headingTakesNoPostings, memorandumWithPostings, and kindsDiffer unless that is meant.
+ */
+export const merge: Rules<Merge> = {
+  apply(chart, operation) {
+    const from = nodeOf(chart, operation.id);
+    if (from === undefined) return refused({ code: 'accountMissing', accountId: operation.id });
+    const refusal = checkMerge(chart, from, operation);
+    if (refusal !== null) return refused(refusal);
+    return accepted(absorbInto(removeLeaf(chart, from.account), from.account, operation.into));
+  },
+  invert({ id, into }, before) {
+    const node = nodeOf(before, id);
+    if (node === undefined) throw new RangeError(`no account ${id} to bring back`);
+    return {
+      type: 'unmerge',
+      account: node.account,
+      into,
+      parentId: parentIdOf(before, id),
+      afterId: previousIdOf(before, id),
+    };
+  },
+  rebase(operation, landed) {
+    const { operation: other } = landed;
+    const onward =
+      other.type === 'merge' && other.id === operation.into ? other.into : operation.into;
+    if (other.type === 'merge' && other.id === operation.id)
+      return other.into === operation.into ? { type: 'done' } : { type: 'conflict' };
+    if (removes(landed, operation.id)) return { type: 'conflict' };
+    return keep({ ...operation, into: onward });
+  },
+};
+
+/** Takes a merge back: the account stands in its place again, with the postings that are its own.
+ *  Refuses: notMerged, and what adding an account there would refuse. */
+export const unmerge: Rules<Unmerge> = {
+  apply(chart, { account, into, parentId, afterId }) {
+    if (mergedInto(chart, account.id) !== into)
+      return refused({ code: 'notMerged', accountId: account.id, otherId: into });
+    const target = standsFor(chart, into);
+    const released = target === null ? chart : releaseFrom(chart, account.id, target);
+    const fits = addAccount.apply(released, { type: 'addAccount', account, parentId, afterId });
+    if (!fits.ok) return fits;
+    const node = leaf(account, released);
+    return accepted(insertNode(released, node, { parentId, afterId }));
+  },
+  invert({ account, into }, before) {
+    const kind = nodeOf(before, into)?.account.kind;
+    return { type: 'merge', id: account.id, into, acrossKinds: kind !== account.kind };
+  },
+  rebase(operation, landed) {
+    const { operation: other } = landed;
+    if (other.type === 'unmerge' && other.account.id === operation.account.id)
+      return { type: 'done' };
+    return keep({ ...operation, ...reanchored(operation, landed) });
+  },
+};
