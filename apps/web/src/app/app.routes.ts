@@ -31,6 +31,11 @@ export const ROUTES: Routes = [
         loadComponent: () => import('./numbers/pages/numbers.page').then((m) => m.NumbersPage),
       },
       {
+        path: 'outline',
+        title: 'Outline · Iunctus',
+        loadComponent: () => import('./outline/pages/outline.page').then((m) => m.OutlinePage),
+      },
+      {
         path: 'start',
         title: 'Start a chart · Iunctus',
         loadComponent: () => import('./clients/pages/start.page').then((m) => m.StartPage),

@@ -1,1 +1,3 @@
 export * from './a-chart';
+export * from './published-names';
+export * from './named-source';

@@ -36,6 +36,7 @@ import {
   type Operation,
   type Refusal,
 } from '@iunctus/core';
+import { reasonWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
@@ -124,11 +125,9 @@ export class ChartTreeComponent {
     const draft = this.typed() ?? this.draft();
     if (draft === null) return null;
     const { name, sentence } = KINDS[draft.kind];
-    return {
-      title: `${name} — ${landingWords(draft.kind)}`,
-      sentence,
-      room: roomWords(draft, this.model.chart()),
-    };
+    const room = roomWords(draft, this.model.chart());
+    const inferred = draft.inferred === null ? '' : `Kind ${reasonWords(draft.inferred)}. `;
+    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: inferred + room };
   });
 
   protected readonly refusalText = computed(() => {

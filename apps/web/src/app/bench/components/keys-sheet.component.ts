@@ -11,6 +11,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['Alt ↑', 'Alt ↓'], 'move among siblings'],
   [['Alt →', 'Alt ←'], 'move deeper, shallower'],
   [['M'], 'move under another account'],
+  [['O'], 'many new accounts at once, as an outline'],
   [['G'], 'merge into another account'],
   [['Delete'], 'remove; retire where it has postings'],
   [['Space'], 'all about this account'],

@@ -23,7 +23,7 @@ import {
   type Chart,
   type KindCode,
 } from '@iunctus/core';
-import type { Draft } from '../model/draft';
+import { withInferredKind, type Draft } from '../model/draft';
 import { AccountChoiceComponent } from './account-choice.component';
 import { KindChoiceComponent } from './kind-choice.component';
 
@@ -49,7 +49,7 @@ import { KindChoiceComponent } from './kind-choice.component';
       maxlength="140"
       [placeholder]="draft().adding ? 'Name of the new account' : ''"
       [value]="draft().name"
-      (input)="edit({ name: typed($event) })"
+      (input)="nameTyped(typed($event))"
     />
     <iu-account-choice
       label="Under"
@@ -81,6 +81,7 @@ export class RowEditorComponent {
     return new Set(nodes.map(({ account }) => account.id));
   });
   protected numberTyped = false;
+  private kindChosen = false;
   private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
 
   constructor() {
@@ -103,8 +104,16 @@ export class RowEditorComponent {
     this.changed.emit(this.draft());
   }
 
+  /** A new account's name says its kind, until a kind is chosen. */
+  protected nameTyped(name: string): void {
+    const draft = { ...this.draft(), name };
+    const open = draft.adding !== null && !this.kindChosen;
+    this.edit(open ? withInferredKind(this.chart(), draft, this.start().kind) : { name });
+  }
+
   protected chooseKind(kind: KindCode): void {
-    this.edit({ kind });
+    this.kindChosen = true;
+    this.edit({ kind, inferred: null });
   }
 
   protected chooseParent(parentId: AccountId | null): void {

@@ -2,6 +2,7 @@ import {
   accountOf,
   cleanName,
   cleanNumber,
+  inferKinds,
   KINDS,
   makeRoom,
   numbersOf,
@@ -13,6 +14,7 @@ import {
   type Chart,
   type KindCode,
   type Operation,
+  type Reason,
   type Room,
   type Suggestion,
 } from '@iunctus/core';
@@ -26,6 +28,8 @@ export interface Draft {
   readonly name: string;
   readonly kind: KindCode;
   readonly parentId: AccountId | null;
+  /** From what the kind was inferred; `null` where it was chosen, or comes from the neighbours. */
+  readonly inferred: Reason | null;
 }
 
 /** A draft of an account that is there. */
@@ -33,7 +37,15 @@ export const draftOf = (chart: Chart, id: AccountId): Draft | null => {
   const account = accountOf(chart, id);
   if (account === undefined) return null;
   const { number, name, kind } = account;
-  return { id, adding: null, number: number ?? '', name, kind, parentId: parentIdOf(chart, id) };
+  return {
+    id,
+    adding: null,
+    number: number ?? '',
+    name,
+    kind,
+    parentId: parentIdOf(chart, id),
+    inferred: null,
+  };
 };
 
 /** A draft of a new account. */
@@ -44,7 +56,24 @@ export const newDraft = (plan: AddPlan, id: AccountId): Draft => ({
   name: '',
   kind: plan.kind,
   parentId: plan.parentId,
+  inferred: null,
 });
+
+/** How sure a guess must be to take the place of the neighbours' kind. */
+const SURE = 0.5;
+
+/** A new account's kind as its name says, within its element; the neighbours' where the name says little. */
+export const withInferredKind = (chart: Chart, draft: Draft, usual: KindCode): Draft => {
+  const parent = accountOf(chart, draft.parentId ?? '');
+  const [guess] = inferKinds({
+    name: draft.name,
+    element: KINDS[usual].element,
+    ...(parent === undefined ? {} : { parentKind: parent.kind, parentName: parent.name }),
+  });
+  const sure = guess !== undefined && guess.reason.type === 'words' && guess.confidence >= SURE;
+  if (!sure || guess.kind === usual) return { ...draft, kind: usual, inferred: null };
+  return { ...draft, kind: guess.kind, inferred: guess.reason };
+};
 
 const accountFrom = (draft: Draft): Account => ({
   id: draft.id,

@@ -8,7 +8,7 @@ export type TreeAction =
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
   | { readonly type: 'move'; readonly direction: Direction }
   | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'merge' | 'keys' }
-  | { readonly type: 'filter' | 'statement' }
+  | { readonly type: 'filter' | 'statement' | 'outline' }
   | { readonly type: 'depth'; readonly depth: number };
 
 const PLAIN: Readonly<Record<string, TreeAction>> = {
@@ -29,6 +29,7 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   '?': { type: 'sheet', sheet: 'keys' },
   '/': { type: 'filter' },
   s: { type: 'statement' },
+  o: { type: 'outline' },
 };
 
 const WITH_SHIFT: Readonly<Record<string, TreeAction>> = {

@@ -10,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { statementOf, type StatementCode } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
@@ -78,6 +78,8 @@ export class BenchPage {
   protected readonly model = inject(BenchModel);
   protected readonly sheets = inject(Sheets);
   private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
   private readonly tree = viewChild(ChartTreeComponent);
   private readonly statementSheet = viewChild(StatementSheetComponent);
   private readonly filterField = viewChild<ElementRef<HTMLInputElement>>('filterField');
@@ -170,6 +172,8 @@ export class BenchPage {
         return this.filterField()?.nativeElement.focus();
       case 'statement':
         return this.showStatement(this.otherStatement());
+      case 'outline':
+        return void this.router.navigate(['../outline'], { relativeTo: this.route });
       case 'depth':
         return this.model.showDepth(action.depth);
       default:

@@ -1,0 +1,124 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { AccountId, Refusal } from '@iunctus/core';
+import { AccountChoiceComponent } from '../../bench/components/account-choice.component';
+import { BenchModel } from '../../bench/model/bench-model';
+import { BenchPageActions } from '../../bench/state/bench.actions';
+import { benchFeature } from '../../bench/state/bench.feature';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { UnderstoodListComponent } from '../components/understood-list.component';
+import { OutlineEngine } from '../model/outline-engine';
+
+/** How long typing must rest before it is read, in milliseconds. */
+const REST = 120;
+
+/** Typing many accounts at once as an indented outline, with what was understood beside it. */
+@Component({
+  selector: 'iu-outline-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AccountChoiceComponent, FocusFirstDirective, UnderstoodListComponent],
+  providers: [OutlineEngine],
+  templateUrl: './outline.page.html',
+  styleUrl: './outline.page.css',
+})
+export class OutlinePage {
+  protected readonly model = inject(BenchModel);
+  protected readonly engine = inject(OutlineEngine);
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
+
+  protected readonly text = signal('');
+  protected readonly under = signal<AccountId | null>(null);
+  protected readonly scrolled = signal(0);
+  protected readonly refusal = signal<Refusal | null>(null);
+  protected readonly lineCount = computed(() => this.text().split('\n').length);
+  protected readonly good = computed(() => this.engine.plan().operations.length);
+  protected readonly wrong = computed(
+    () => this.engine.plan().lines.filter(({ problem }) => problem !== null).length,
+  );
+  protected readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    return refusal === null ? '' : refusalWords(refusal, this.model.chart());
+  });
+
+  protected readonly sum = computed(() => {
+    const [good, wrong] = [this.good(), this.wrong()];
+    const accounts = `${good} ${good === 1 ? 'account' : 'accounts'} understood`;
+    if (wrong === 0) return `${accounts}.`;
+    return `${accounts}; ${wrong} ${wrong === 1 ? 'line' : 'lines'} would be left out.`;
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const [chart, text, under] = [this.model.chart(), this.text(), this.under()];
+      const timer = setTimeout(() => this.engine.ask(chart, text, under), REST);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  protected take(event: Event): void {
+    this.refusal.set(null);
+    this.text.set((event.target as HTMLTextAreaElement).value);
+  }
+
+  protected follow(event: Event): void {
+    this.scrolled.set((event.target as HTMLTextAreaElement).scrollTop);
+  }
+
+  /** Tab indents, as in an editor; Esc gives the key back to the page. */
+  protected onKey(event: KeyboardEvent): void {
+    const field = event.target as HTMLTextAreaElement;
+    if (event.key === 'Escape') field.blur();
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) this.handle(event, () => this.propose());
+    if (event.key !== 'Tab' || event.ctrlKey || event.altKey) return;
+    this.handle(event, () => indent(field, event.shiftKey));
+    this.text.set(field.value);
+  } // prettier-ignore
+
+  private handle(event: KeyboardEvent, work: () => void): void {
+    event.preventDefault();
+    event.stopPropagation();
+    work();
+  }
+
+  protected propose(): void {
+    const { operations } = this.engine.plan();
+    const client = this.model.client();
+    if (client === null || operations.length === 0 || !this.engine.settled()) return;
+    if (this.load().status === 'noChart') {
+      const steps = [{ id: crypto.randomUUID(), operations }];
+      this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
+    } else {
+      this.refusal.set(this.model.propose(operations));
+      if (this.refusal() !== null) return;
+    }
+    void this.router.navigate(['/clients', client.id, 'chart']);
+  }
+}
+
+const lineStart = (text: string, at: number): number => text.lastIndexOf('\n', at - 1) + 1;
+
+/** Indents or outdents every line that the selection touches, and keeps it selected. */
+const indent = (field: HTMLTextAreaElement, back: boolean): void => {
+  const { selectionStart: from, selectionEnd: to, value } = field;
+  const start = lineStart(value, from);
+  const block = value.slice(start, to);
+  const lines = block.split('\n');
+  const moved = lines.map((line) => (back ? line.replace(/^(\t| {1,4})/, '') : `\t${line}`));
+  const first = (moved[0]?.length ?? 0) - (lines[0]?.length ?? 0);
+  field.setRangeText(moved.join('\n'), start, to, 'preserve');
+  field.setSelectionRange(
+    Math.max(from + first, start),
+    to + moved.join('\n').length - block.length,
+  );
+};

@@ -1,0 +1,18 @@
+import type { AccountRecord, ChartSettings, MergedAccount, OutlinePlan } from '@iunctus/core';
+
+/** An outline to be understood, and the chart that it adds to. */
+export interface OutlineQuestion {
+  /** Counts the questions, so that an answer that was overtaken is known. */
+  readonly serial: number;
+  readonly settings: ChartSettings;
+  readonly accounts: readonly AccountRecord[];
+  readonly merged: readonly MergedAccount[];
+  readonly text: string;
+  readonly under: string | null;
+}
+
+/** What was understood. */
+export interface OutlineAnswer {
+  readonly serial: number;
+  readonly plan: OutlinePlan;
+}

@@ -1,0 +1,18 @@
+// How often the kind of a published account name is inferred at once, and within three guesses.
+import { inferKinds } from '@iunctus/core';
+import { HELD_OUT, PUBLISHED_NAMES } from '@iunctus/core/testing';
+import { say } from './support/report';
+
+const shareOf = (sources: typeof PUBLISHED_NAMES, within: number): string => {
+  const names = sources.flatMap((source) => source.names);
+  const right = names.filter(([name, ...kinds]) =>
+    inferKinds({ name })
+      .slice(0, within)
+      .some(({ kind }) => kinds.includes(kind)),
+  );
+  return `${((100 * right.length) / names.length).toFixed(1)} % of ${names.length}`;
+};
+
+const held = PUBLISHED_NAMES.filter(({ source }) => source === HELD_OUT);
+say(`kinds of published names: at once ${shareOf(PUBLISHED_NAMES, 1)} (aim 95 %), within three ${shareOf(PUBLISHED_NAMES, 3)} (aim 99 %)`); // prettier-ignore
+say(`         of a source held out: at once ${shareOf(held, 1)}, within three ${shareOf(held, 3)}`);
