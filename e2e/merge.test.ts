@@ -49,6 +49,12 @@ describe('merging two accounts, by keyboard alone', () => {
     await maren.tabTo('1 change');
     await maren.press('Enter');
     await maren.sees('5021 Boxes and packing merged into 5020 Packaging');
+    await maren.tabTo('What differs');
+    await maren.press('Enter');
+    await maren.sees('+327.55');
+    await maren.sees('merged into 5020 Packaging');
+    await maren.page.goBack();
+    await maren.sees('Every revision of the chart.');
     await maren.tabTo('Take back');
     await maren.press('Enter');
     await maren.hasChart();

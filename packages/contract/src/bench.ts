@@ -97,6 +97,15 @@ export type RevisionAnswer = v.InferOutput<typeof RevisionAnswer>;
 export const RevisionsAnswer = v.array(RevisionAnswer);
 export type RevisionsAnswer = v.InferOutput<typeof RevisionsAnswer>;
 
+/** A chart as it was at a revision; 0 is before the first. */
+export const RevisionChartAnswer = v.strictObject({
+  revision: Revision,
+  settings: ChartSettingsSchema,
+  accounts: v.array(AccountRecordSchema),
+  merged: v.array(MergedAccountSchema),
+});
+export type RevisionChartAnswer = v.InferOutput<typeof RevisionChartAnswer>;
+
 /** What takes a revision back on the newest chart: operations that fit, and those that do not. */
 export const UndoAnswer = v.strictObject({
   operations: v.array(OperationSchema),

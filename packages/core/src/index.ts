@@ -42,6 +42,7 @@ export * from './statements/statement';
 export { buildStatement, type StatementSource } from './statements/build';
 export { leadsTo } from './statements/section-lines';
 export * from './statements/impact';
+export * from './statements/side-by-side';
 export * from './statements/trace';
 export * from './matching/infer-kind';
 export * from './starting/starting-chart';

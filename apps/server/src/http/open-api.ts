@@ -7,6 +7,7 @@ import {
   ClientsAnswer,
   NewClientRequest,
   Problem,
+  RevisionChartAnswer,
   RevisionsAnswer,
   SaveProposalAnswer,
   SaveProposalRequest,
@@ -43,6 +44,8 @@ const ROUTES: readonly Route[] = [
   { method: 'get', path: `${CLIENT}/revisions`, summary: 'All revisions', answer: RevisionsAnswer },
   { method: 'post', path: `${CLIENT}/revisions`, summary: 'Adopt a proposal', request: AdoptRequest, answer: AdoptAnswer },
   { method: 'get', path: `${CLIENT}/revisions/{number}/undo`, summary: 'What takes a revision back', answer: UndoAnswer },
+  { method: 'get', path: `${CLIENT}/revisions/{number}/chart`, summary: 'The chart as it was', answer: RevisionChartAnswer },
+  { method: 'get', path: `${CLIENT}/revisions/{number}/restore`, summary: 'What brings the chart back to a revision', answer: UndoAnswer },
 ]; // prettier-ignore
 
 const content = (schema: v.GenericSchema | undefined): object =>

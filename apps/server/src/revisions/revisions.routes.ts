@@ -3,7 +3,7 @@ import { Router } from 'express';
 import type pg from 'pg';
 import { answers, idIn, numberIn, read, viewerOf } from '../http/handle';
 import { adopt } from './adopt';
-import { listRevisions, undoOf } from './revisions.service';
+import { chartAt, listRevisions, restoreOf, undoOf } from './revisions.service';
 
 /** A chart's revisions: listed, adopted, taken back. */
 export const revisionRoutes = (pool: pg.Pool): Router => {
@@ -27,6 +27,24 @@ export const revisionRoutes = (pool: pg.Pool): Router => {
     '/clients/:clientId/revisions/:number/undo',
     answers((request, response) =>
       undoOf(pool, viewerOf(response), {
+        clientId: idIn(request, 'clientId'),
+        revision: numberIn(request, 'number'),
+      }),
+    ),
+  );
+  router.get(
+    '/clients/:clientId/revisions/:number/chart',
+    answers((request, response) =>
+      chartAt(pool, viewerOf(response), {
+        clientId: idIn(request, 'clientId'),
+        revision: numberIn(request, 'number'),
+      }),
+    ),
+  );
+  router.get(
+    '/clients/:clientId/revisions/:number/restore',
+    answers((request, response) =>
+      restoreOf(pool, viewerOf(response), {
         clientId: idIn(request, 'clientId'),
         revision: numberIn(request, 'number'),
       }),

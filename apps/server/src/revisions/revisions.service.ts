@@ -1,9 +1,20 @@
-import type { RevisionAnswer, UndoAnswer } from '@iunctus/contract';
-import { inverseOf, replay } from '@iunctus/core';
+import type { RevisionAnswer, RevisionChartAnswer, UndoAnswer } from '@iunctus/contract';
+import {
+  applyAll,
+  emptyChart,
+  inverseOf,
+  mergedAccounts,
+  recordsOf,
+  replay,
+  type Chart,
+  type ChartSettings,
+  type Landed,
+  type Operation,
+} from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { loadChart } from '../charts/chart-store';
-import { maybeChart } from '../charts/charts.queries';
+import { maybeChart, type ChartHead } from '../charts/charts.queries';
 import { clientOf } from '../clients/clients.service';
 import { problem } from '../http/problem';
 import { manyLandedSince, manyRevisions, maybeLanded } from './revisions.queries';
@@ -31,15 +42,71 @@ export const undoOf = async (
   const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
   const own = (await maybeLanded(pool, head, asked.revision)) ?? problem({ code: 'notFound' });
   const since = await manyLandedSince(pool, head, asked.revision);
-  const steps = inverseOf(own).map((operation, index) => ({
-    id: stepId(asked.revision, index),
+  return stepsBack(await loadChart(pool, head), inverseOf(own), {
+    revision: asked.revision,
+    since,
+  });
+};
+
+const stepsBack = (
+  newest: Chart,
+  operations: readonly Operation[],
+  { revision, since }: { readonly revision: number; readonly since: readonly Landed[] },
+): UndoAnswer => {
+  const steps = operations.map((operation, index) => ({
+    id: stepId(revision, index),
     operations: [operation],
   }));
-  const replayed = replay(await loadChart(pool, head), steps, since);
+  const replayed = replay(newest, steps, since);
   return {
-    operations: replayed.steps.flatMap(({ operations }) => [...operations]),
+    operations: replayed.steps.flatMap((step) => [...step.operations]),
     conflicts: [...replayed.conflicts],
   };
+};
+
+/** The settings with which a chart began: those before its first change of plan. */
+const firstSettings = (head: ChartHead, all: readonly Landed[]): ChartSettings => {
+  const change = all.find(({ operation }) => operation.type === 'setPlan');
+  if (change?.inverse.type !== 'setPlan') return head.settings;
+  const { plan, numbered } = change.inverse;
+  return { ...head.settings, plan, numbered };
+};
+
+/** A chart as it was at a revision, 0 before the first: everything that landed up to it, once more. */
+export const chartAt = async (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly revision: number },
+): Promise<RevisionChartAnswer> => {
+  const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
+  if (asked.revision > head.revision) return problem({ code: 'notFound' });
+  const since = await manyLandedSince(pool, head, asked.revision);
+  const all = await manyLandedSince(pool, head, 0);
+  const until = all.slice(0, all.length - since.length).map(({ operation }) => operation);
+  const outcome = applyAll(emptyChart(firstSettings(head, all)), until);
+  if (!outcome.ok)
+    throw new Error(`revision ${asked.revision} cannot be told: ${outcome.refusal.code}`);
+  return {
+    revision: asked.revision,
+    settings: outcome.chart.settings,
+    accounts: [...recordsOf(outcome.chart)],
+    merged: [...mergedAccounts(outcome.chart)],
+  };
+};
+
+/** The operations that bring the newest chart back to a revision; those that no longer fit come as conflicts. */
+export const restoreOf = async (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly revision: number },
+): Promise<UndoAnswer> => {
+  const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
+  if (asked.revision > head.revision) return problem({ code: 'notFound' });
+  const since = await manyLandedSince(pool, head, asked.revision);
+  return stepsBack(await loadChart(pool, head), inverseOf(since), {
+    revision: asked.revision,
+    since: [],
+  });
 };
 
 /** Steps need ids of the shape that the contract asks for; these are told apart within one answer. */

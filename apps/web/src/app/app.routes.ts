@@ -45,6 +45,11 @@ export const ROUTES: Routes = [
         title: 'History · Iunctus',
         loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
       },
+      {
+        path: 'compare',
+        title: 'What differs · Iunctus',
+        loadComponent: () => import('./history/pages/compare.page').then((m) => m.ComparePage),
+      },
       { path: '', pathMatch: 'full', redirectTo: 'chart' },
     ],
   },

@@ -1,6 +1,14 @@
 import type { Account, AccountId } from './account';
 import type { Chart } from './chart';
-import { accountOf, hasAccount, nodeOf, parentIdOf, previousIdOf } from './queries';
+import {
+  accountOf,
+  eachNode,
+  hasAccount,
+  mergedInto,
+  nodeOf,
+  parentIdOf,
+  previousIdOf,
+} from './queries';
 
 /** What was different about an account before; only what differs is there. */
 export interface Former {
@@ -60,4 +68,25 @@ export const changeOf = (before: Chart, after: Chart, id: AccountId): AccountCha
     ...newlyAbsorbed(before, after, id),
   };
   return Object.keys(former).length === 0 ? null : { type: 'changed', was: former };
+};
+
+/** One difference between two charts: an account that is new, changed, merged into another, or gone. */
+export type ChartDifference =
+  | { readonly id: AccountId; readonly type: 'new' }
+  | { readonly id: AccountId; readonly type: 'changed'; readonly was: Former }
+  | { readonly id: AccountId; readonly type: 'merged'; readonly into: AccountId }
+  | { readonly id: AccountId; readonly type: 'gone' };
+
+/** Every account that differs, in the order of `after`; then those that are not in it any more. */
+export const differencesBetween = (before: Chart, after: Chart): readonly ChartDifference[] => {
+  const here = [...eachNode(after.roots)].flatMap(({ account: { id } }): ChartDifference[] => {
+    const change = changeOf(before, after, id);
+    return change === null ? [] : [{ id, ...change }];
+  });
+  const away = [...eachNode(before.roots)].flatMap(({ account: { id } }): ChartDifference[] => {
+    if (hasAccount(after, id)) return [];
+    const into = mergedInto(after, id);
+    return [into === undefined ? { id, type: 'gone' } : { id, type: 'merged', into }];
+  });
+  return [...here, ...away];
 };

@@ -27,14 +27,8 @@ import {
   type StatementRow,
 } from '@iunctus/core';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
-import {
-  GROUP_WORDS,
-  RESULT_WORDS,
-  SECTION_TOTAL_WORDS,
-  SECTION_WORDS,
-  STATEMENT_WORDS,
-  TOTAL_WORDS,
-} from '../../shared/words/statement-words';
+import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
+import { STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
 import { benchFeature } from '../state/bench.feature';
 
@@ -108,26 +102,8 @@ export class StatementSheetComponent {
 
   protected trackRow = (_index: number, row: StatementRow): RowKey => row.key;
 
-  protected words(row: StatementRow): string {
-    switch (row.type) {
-      case 'group':
-        return GROUP_WORDS[row.code];
-      case 'section':
-        return SECTION_WORDS[row.code];
-      case 'line':
-        return row.name;
-      case 'itself':
-        return `${row.name}, not detailed`;
-      case 'subtotal':
-        return `Total ${row.name}`;
-      case 'result':
-        return RESULT_WORDS[row.code];
-      case 'sectionTotal':
-        return row.alone ? SECTION_WORDS[row.code] : SECTION_TOTAL_WORDS[row.code];
-      case 'total':
-        return TOTAL_WORDS[row.code];
-    }
-  }
+  protected readonly words = statementRowWords;
+  protected readonly indent = statementRowIndent;
 
   protected amount(row: StatementRow): string {
     if (row.type === 'group' || row.type === 'section' || row.amount === null) return '';
@@ -141,10 +117,6 @@ export class StatementSheetComponent {
     const amount = this.moved()[key];
     if (amount === undefined || amount === 0 || row.type === 'itself') return '';
     return formatAmount(amount, { currency: this.currency(), negatives: 'sign' });
-  }
-
-  protected indent(row: StatementRow): number {
-    return 'level' in row ? row.level * 14 : row.type === 'result' ? 14 : 0;
   }
 
   protected select(index: number): void {

@@ -72,12 +72,23 @@ const noticeWords = (notice: Notice): string => {
     case 'adopted':
       return `Adopted as revision ${notice.revision}. It can be taken back under History.`;
     case 'takenBack':
-      return notice.left === 0
-        ? `What takes revision ${notice.revision} back is in your proposal. Review and adopt it.`
-        : `What takes revision ${notice.revision} back is in your proposal, but for ${notice.left} changes that later revisions stand on.`;
+      return takenBackWords(notice);
     case 'merged':
       return 'This proposal was changed in another window; both are now together here.';
     case 'problem':
       return problemWords(notice.problem);
   }
+};
+
+const takenBackWords = ({
+  revision,
+  whole,
+  left,
+}: Extract<Notice, { type: 'takenBack' }>): string => {
+  const what = whole
+    ? `What brings the chart back to revision ${revision}`
+    : `What takes revision ${revision} back`;
+  return left === 0
+    ? `${what} is in your proposal. Review and adopt it.`
+    : `${what} is in your proposal, but for ${left} changes that later ones stand on.`;
 };

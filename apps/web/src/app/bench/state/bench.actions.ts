@@ -17,6 +17,7 @@ export const BenchPageActions = createActionGroup({
     'Period Chosen': props<{ period: Period }>(),
     'Adopt Requested': props<{ note: string }>(),
     'Take Back Requested': props<{ revision: number }>(),
+    'Restore Requested': props<{ revision: number }>(),
     'Notice Read': emptyProps(),
   },
 });
@@ -34,6 +35,11 @@ export const BenchApiActions = createActionGroup({
     'Proposal Overtaken': props<{ client: ClientAnswer; chart: BenchChart }>(),
     Adopted: props<{ revision: number }>(),
     'Adopt Failed': props<{ problem: ApiProblem }>(),
-    'Take Back Prepared': props<{ revision: number; step: ProposalStep | null; left: number }>(),
+    'Take Back Prepared': props<{
+      revision: number;
+      whole: boolean;
+      step: ProposalStep | null;
+      left: number;
+    }>(),
   },
 });

@@ -167,18 +167,21 @@ export const adopt$ = createEffect(
   { functional: true },
 );
 
-/** Puts what takes a revision back into the proposal. */
+/** Puts what takes a revision back, or brings the chart back to one, into the proposal. */
 export const takeBack$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(BenchPageActions.takeBackRequested),
+      ofType(BenchPageActions.takeBackRequested, BenchPageActions.restoreRequested),
       withLatestFrom(store.select(benchFeature.selectClientId)),
-      exhaustMap(([{ revision }, clientId]) => {
+      exhaustMap(([{ type, revision }, clientId]) => {
         if (clientId === null) return EMPTY;
-        return api.undo(clientId, revision).pipe(
+        const whole = type === BenchPageActions.restoreRequested.type;
+        const answer$ = whole ? api.restore(clientId, revision) : api.undo(clientId, revision);
+        return answer$.pipe(
           map(({ operations, conflicts }) =>
             BenchApiActions.takeBackPrepared({
               revision,
+              whole,
               step: operations.length === 0 ? null : { id: crypto.randomUUID(), operations },
               left: conflicts.length,
             }),

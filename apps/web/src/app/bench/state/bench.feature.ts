@@ -211,9 +211,9 @@ export const benchFeature = createFeature({
       adopting: false,
       notice: { type: 'problem', problem } as const,
     })),
-    on(BenchApiActions.takeBackPrepared, (state, { revision, step, left }) => ({
+    on(BenchApiActions.takeBackPrepared, (state, { revision, whole, step, left }) => ({
       ...state,
-      notice: { type: 'takenBack', revision, left } as const,
+      notice: { type: 'takenBack', revision, whole, left } as const,
       proposal:
         step === null
           ? state.proposal

@@ -3,6 +3,11 @@ import type { ApiProblem } from '../../shared/api/problem';
 /** Something that happened and that the user should be told once. */
 export type Notice =
   | { readonly type: 'adopted'; readonly revision: number }
-  | { readonly type: 'takenBack'; readonly revision: number; readonly left: number }
+  | {
+      readonly type: 'takenBack';
+      readonly revision: number;
+      readonly whole: boolean;
+      readonly left: number;
+    }
   | { readonly type: 'merged' }
   | { readonly type: 'problem'; readonly problem: ApiProblem };

@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input } from '@angular/core';
-import { Router } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { RevisionAnswer } from '@iunctus/contract';
 import { BenchModel } from '../../bench/model/bench-model';
 import { BenchPageActions } from '../../bench/state/bench.actions';
+import { crosswalkFile, saveAs } from '../../numbers/model/crosswalk-file';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { operationWords } from '../../shared/words/operation-words';
 import { momentWords } from '../../shared/words/period-words';
@@ -17,7 +18,7 @@ const LISTED = 60;
 @Component({
   selector: 'iu-history-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent],
+  imports: [ProblemNoteComponent, RouterLink],
   templateUrl: './history.page.html',
   styleUrl: './history.page.css',
 })
@@ -45,6 +46,22 @@ export class HistoryPage {
 
   protected unlisted({ operations }: RevisionAnswer): number {
     return Math.max(operations.length - LISTED, 0);
+  }
+
+  protected readonly newest = computed(() => this.revisions()[0]?.number ?? 0);
+
+  /** The crosswalk of a revision, for whoever still has the old numbers. */
+  protected download({ number, crosswalk }: RevisionAnswer): void {
+    const client = this.model.client()?.name ?? 'Chart';
+    saveAs(
+      `${client} crosswalk of revision ${number}.csv`,
+      crosswalkFile(crosswalk, this.model.chart(), () => null),
+    );
+  }
+
+  protected restore({ number }: RevisionAnswer): void {
+    this.store.dispatch(BenchPageActions.restoreRequested({ revision: number }));
+    void this.router.navigate(['/clients', this.clientId(), 'chart']);
   }
 
   protected takeBack({ number }: RevisionAnswer): void {

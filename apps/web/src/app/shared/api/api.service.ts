@@ -8,6 +8,7 @@ import {
   ClientAnswer,
   ClientsAnswer,
   type NewClientRequest,
+  RevisionChartAnswer,
   RevisionsAnswer,
   SaveProposalAnswer,
   type SaveProposalRequest,
@@ -81,6 +82,19 @@ export class ApiService {
 
   revisions(clientId: string): Observable<RevisionsAnswer> {
     return this.http.get(ofClient(clientId, '/revisions')).pipe(read(RevisionsAnswer));
+  }
+
+  /** The chart as it was at a revision; 0 is before the first. */
+  revisionChart(clientId: string, revision: number): Observable<RevisionChartAnswer> {
+    return this.http
+      .get(ofClient(clientId, `/revisions/${revision}/chart`))
+      .pipe(read(RevisionChartAnswer));
+  }
+
+  restore(clientId: string, revision: number): Observable<UndoAnswer> {
+    return this.http
+      .get(ofClient(clientId, `/revisions/${revision}/restore`))
+      .pipe(read(UndoAnswer));
   }
 
   undo(clientId: string, revision: number): Observable<UndoAnswer> {

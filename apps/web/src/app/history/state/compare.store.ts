@@ -1,0 +1,74 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import type { RevisionChartAnswer } from '@iunctus/contract';
+import {
+  buildStatement,
+  chartFrom,
+  differencesBetween,
+  emptyChart,
+  rollUpOver,
+  sideBySide,
+  type Chart,
+  type StatementCode,
+} from '@iunctus/core';
+import { Store } from '@ngrx/store';
+import { forkJoin, type Subscription } from 'rxjs';
+import { benchFeature } from '../../bench/state/bench.feature';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+
+const chartOf = ({ accounts, settings, merged }: RevisionChartAnswer): Chart =>
+  chartFrom(accounts, settings, new Set(), merged);
+
+/** Two revisions of one chart, and what differs between them; what the compare page shows. */
+@Injectable()
+export class CompareStore {
+  private readonly api = inject(ApiService);
+  private readonly balances = inject(Store).selectSignal(benchFeature.selectBalances);
+  private asking: Subscription | null = null;
+
+  readonly before = signal<Chart>(emptyChart());
+  readonly after = signal<Chart>(emptyChart());
+  readonly problem = signal<ApiProblem | null>(null);
+  readonly ready = signal(false);
+  readonly statement = signal<StatementCode>('profitAndLoss');
+
+  /** Whether the lines that are equal are left out. */
+  readonly onlyMoved = signal(true);
+
+  readonly differences = computed(() => differencesBetween(this.before(), this.after()));
+  private readonly rollUp = computed(() =>
+    rollUpOver(
+      new Map(
+        (this.balances()?.amounts ?? []).map(([id, balance, change, yearChange]) => [
+          id,
+          { balance, change, yearChange },
+        ]),
+      ),
+    ),
+  );
+  readonly rows = computed(() => {
+    const rollUp = this.rollUp();
+    const options = { depth: Infinity, zeroLines: false };
+    const build = (chart: Chart) => buildStatement(this.statement(), { chart, rollUp }, options);
+    const rows = sideBySide(build(this.before()), build(this.after()));
+    return this.onlyMoved() ? rows.filter(({ before, after }) => before !== after) : rows;
+  });
+
+  /** Fetches both charts; the newest question wins. */
+  load(clientId: string, from: number, to: number): void {
+    this.asking?.unsubscribe();
+    this.ready.set(false);
+    this.asking = forkJoin([
+      this.api.revisionChart(clientId, from),
+      this.api.revisionChart(clientId, to),
+    ]).subscribe({
+      next: ([before, after]) => {
+        this.before.set(chartOf(before));
+        this.after.set(chartOf(after));
+        this.problem.set(null);
+        this.ready.set(true);
+      },
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
+  }
+}
