@@ -45,6 +45,7 @@ export * from './statements/impact';
 export * from './statements/side-by-side';
 export * from './statements/trace';
 export * from './matching/infer-kind';
+export * from './matching/search';
 export * from './starting/starting-chart';
 export * from './starting/industries';
 export * from './starting/compose';

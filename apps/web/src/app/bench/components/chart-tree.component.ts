@@ -147,7 +147,13 @@ export class ChartTreeComponent {
       this.viewport()
         .elementScrolled()
         .subscribe(() => this.tellSight());
-      const observer = new ResizeObserver(() => this.tellSight());
+      const observer = new ResizeObserver(() => {
+        const first = this.height() === 0;
+        this.tellSight();
+        // A cursor from before waits until the list knows its height.
+        const id = this.model.cursor();
+        if (first && id !== null) this.bringIntoSight(id);
+      });
       observer.observe(this.viewport().elementRef.nativeElement);
       destroyed.onDestroy(() => observer.disconnect());
       this.focus();

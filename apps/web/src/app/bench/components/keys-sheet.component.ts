@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { SheetComponent } from './sheet.component';
 
 const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
+  [['Ctrl K'], 'find an account, go anywhere, do anything'],
   [['↑', '↓'], 'to the row above or below'],
   [['→', '←'], 'open a branch, close it'],
   [['Enter'], 'edit the row; keep it'],

@@ -36,6 +36,7 @@ import {
 import { BenchModel } from '../model/bench-model';
 import { rowIdOf } from '../model/listed-rows';
 import { seamCurves, type ChartEnd } from '../model/seam-curves';
+import { Commands } from '../model/commands';
 import { Sheets, type SheetName } from '../model/sheets';
 import type { TreeAction } from '../model/tree-keys';
 import { BenchPageActions } from '../state/bench.actions';
@@ -77,6 +78,7 @@ const ROWS_TOP = 45;
 export class BenchPage {
   protected readonly model = inject(BenchModel);
   protected readonly sheets = inject(Sheets);
+  private readonly commands = inject(Commands);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
@@ -137,6 +139,12 @@ export class BenchPage {
     effect(() => {
       const own = this.ownStatement();
       if (own !== null) untracked(() => this.showStatement(own));
+    });
+    effect(() => {
+      const [asked, tree] = [this.commands.asked(), this.tree()];
+      if (asked === null || tree === undefined) return;
+      this.commands.asked.set(null);
+      queueMicrotask(() => (asked === 'focus' ? tree.focus() : tree.run(asked)));
     });
     effect(() => {
       if (this.sheets.open() === null) queueMicrotask(() => this.focusTree());

@@ -5,10 +5,12 @@ import { MessageService } from 'primeng/api';
 import { Toast } from 'primeng/toast';
 import { problemWords } from '../../shared/words/problem-words';
 import { UserMenuComponent } from '../../session/pages/user-menu.component';
+import { CommandFieldComponent } from '../components/command-field.component';
 import { PeriodChoiceComponent } from '../components/period-choice.component';
 import { BenchEngine } from '../model/bench-engine';
 import { BenchModel } from '../model/bench-model';
 import { NumbersEngine } from '../../numbers/model/numbers-engine';
+import { Commands } from '../model/commands';
 import { Sheets } from '../model/sheets';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
@@ -18,8 +20,15 @@ import type { Notice } from '../state/notice';
 @Component({
   selector: 'iu-client-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PeriodChoiceComponent, RouterLink, RouterOutlet, Toast, UserMenuComponent],
-  providers: [BenchEngine, BenchModel, NumbersEngine, Sheets, MessageService],
+  imports: [
+    CommandFieldComponent,
+    PeriodChoiceComponent,
+    RouterLink,
+    RouterOutlet,
+    Toast,
+    UserMenuComponent,
+  ],
+  providers: [BenchEngine, BenchModel, Commands, NumbersEngine, Sheets, MessageService],
   template: `
     <header>
       <a class="client" routerLink="/clients" title="All clients">{{ client()?.name }}</a>
@@ -27,7 +36,10 @@ import type { Notice } from '../state/notice';
         <iu-period-choice />
         <span class="muted revision">{{ revisionWords() }}</span>
       }
-      <iu-user-menu class="end" />
+      @if (client() !== null) {
+        <iu-command-field class="end" />
+      }
+      <iu-user-menu [class.end]="client() === null" />
     </header>
     <router-outlet />
     <p-toast position="bottom-left">

@@ -1,0 +1,161 @@
+import { ChangeDetectionStrategy, Component, inject, signal, viewChild } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  accountOf,
+  KINDS,
+  searchAccounts,
+  titleOf,
+  type AccountId,
+  type FoundIn,
+} from '@iunctus/core';
+import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+import { BenchModel } from '../model/bench-model';
+import { Commands, commandsFor, type Command } from '../model/commands';
+
+interface Choice {
+  readonly title: string;
+  readonly hint: string;
+  readonly keys: string;
+  readonly account: AccountId | null;
+  readonly command: Command | null;
+}
+
+/** Most accounts that are offered at once. */
+const ACCOUNTS = 8;
+
+const FOUND_WORDS: Readonly<Record<FoundIn, string>> = {
+  number: '',
+  name: '',
+  former: 'by what it was numbered or called',
+  guidance: 'in its guidance',
+  notes: 'in its notes',
+};
+
+/** Finding an account by any part of what is known of it, going places, doing what can be done. */
+@Component({
+  selector: 'iu-command-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AutoComplete, FormsModule],
+  template: `
+    <p-autocomplete
+      #list
+      [ngModel]="typed()"
+      (ngModelChange)="typed.set($event)"
+      [suggestions]="found()"
+      (completeMethod)="search($event)"
+      (onSelect)="chosen = $event.value"
+      (onHide)="takeChosen()"
+      (keydown.escape)="leave()"
+      optionLabel="title"
+      dataKey="title"
+      [autoOptionFocus]="true"
+      [delay]="0"
+      [minQueryLength]="1"
+      ariaLabel="Find or do anything"
+      inputId="command-field"
+      placeholder="Find or do anything"
+      appendTo="body"
+      scrollHeight="420px"
+      panelStyleClass="command-list"
+      emptyMessage="Nothing is called that."
+    >
+      <ng-template #item let-choice>
+        <div class="command-choice">
+          <span
+            >{{ choice.title }} <small>{{ choice.hint }}</small></span
+          >
+          @if (choice.keys !== '') {
+            <kbd>{{ choice.keys }}</kbd>
+          }
+        </div>
+      </ng-template>
+    </p-autocomplete>
+    <kbd class="own">Ctrl K</kbd>
+  `,
+  styles: `
+    :host {
+      position: relative;
+      display: block;
+      width: 250px;
+    }
+    :host ::ng-deep .p-autocomplete,
+    :host ::ng-deep .p-autocomplete-input {
+      width: 100%;
+      font-size: 13px;
+    }
+    .own {
+      position: absolute;
+      top: 6px;
+      right: 8px;
+      pointer-events: none;
+    }
+    .command-choice {
+      display: flex;
+      align-items: baseline;
+      justify-content: space-between;
+      gap: 14px;
+      white-space: normal;
+    }
+    small {
+      color: var(--ink-2);
+      font-size: 12px;
+    }
+  `,
+  host: { '(window:keydown)': 'onKey($event)' },
+})
+export class CommandFieldComponent {
+  private readonly model = inject(BenchModel);
+  private readonly commands = inject(Commands);
+  private readonly list = viewChild.required<AutoComplete>('list');
+  protected readonly typed = signal<string | Choice | null>('');
+  protected readonly found = signal<Choice[]>([]);
+  protected chosen: Choice | null = null;
+
+  protected onKey(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'k') return;
+    event.preventDefault();
+    document.getElementById('command-field')?.focus();
+  }
+
+  protected search({ query }: AutoCompleteCompleteEvent): void {
+    const chart = this.model.chart();
+    const also = this.model.view().also;
+    const accounts = searchAccounts(chart, query, { also, most: ACCOUNTS }).flatMap(
+      ({ id, foundIn }): Choice[] => {
+        const account = accountOf(chart, id);
+        if (account === undefined) return [];
+        const hint = FOUND_WORDS[foundIn] || KINDS[account.kind].name;
+        return [{ title: titleOf(account), hint, keys: '', account: id, command: null }];
+      },
+    );
+    this.found.set([...accounts, ...this.commandChoices(query)]);
+  }
+
+  private commandChoices(query: string): readonly Choice[] {
+    const at = this.model.selected();
+    return commandsFor(query).flatMap((command): Choice[] => {
+      if (command.onAccount && at === undefined) return [];
+      const hint = command.onAccount && at !== undefined ? titleOf(at) : '';
+      const { words, keys } = command;
+      return [{ title: words, hint, keys, account: null, command }];
+    });
+  }
+
+  /** The library puts the keyboard back on the field before it hides the list; only then may it go elsewhere. */
+  protected takeChosen(): void {
+    const choice = this.chosen;
+    this.chosen = null;
+    if (choice === null) return;
+    this.typed.set('');
+    document.getElementById('command-field')?.blur();
+    if (choice.account !== null) void this.commands.goTo(choice.account);
+    if (choice.command !== null) void this.commands.run(choice.command);
+  }
+
+  protected leave(): void {
+    this.typed.set('');
+    this.list().hide();
+    document.getElementById('command-field')?.blur();
+    this.commands.asked.set('focus');
+  }
+}

@@ -1,0 +1,23 @@
+import { commandsFor, COMMANDS } from './commands';
+
+describe('the commands that words find', () => {
+  const found = (query: string): readonly string[] => commandsFor(query).map(({ words }) => words);
+
+  it('are those whose words begin so, in any order', () => {
+    expect(found('merge')).toEqual(['Merge into another']);
+    expect(found('acc new')).toEqual([
+      'New account beside',
+      'New account under',
+      'New main account',
+    ]);
+    expect(found('numb')).toEqual([
+      'Edit number, name, kind and parent',
+      'Go to numbers: plan and renumbering',
+    ]);
+  });
+
+  it('are none for words that nothing is called by, and all for none', () => {
+    expect(found('teapot')).toEqual([]);
+    expect(found('')).toHaveLength(COMMANDS.length);
+  });
+});

@@ -1,0 +1,127 @@
+import { inject, Injectable, signal } from '@angular/core';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { nameKey, type AccountId } from '@iunctus/core';
+import { BenchPageActions } from '../state/bench.actions';
+import { BenchModel } from './bench-model';
+import { Sheets } from './sheets';
+import type { TreeAction } from './tree-keys';
+
+/** A place of a client, by the last part of its address. */
+export type PlaceName = 'chart' | 'numbers' | 'outline' | 'history' | 'start';
+
+/** Something that can be done from the command field. */
+export interface Command {
+  readonly words: string;
+  /** The keys that do the same on the bench; empty when there are none. */
+  readonly keys: string;
+  /** Whether it is done to the account at the cursor. */
+  readonly onAccount: boolean;
+  readonly does:
+    | { readonly type: 'tree'; readonly action: TreeAction }
+    | { readonly type: 'place'; readonly place: PlaceName }
+    | { readonly type: 'clients' | 'review' | 'adopt' | 'undo' | 'redo' };
+}
+
+const tree = (words: string, keys: string, action: TreeAction): Command => ({
+  words,
+  keys,
+  onAccount: true,
+  does: { type: 'tree', action },
+});
+
+const place = (words: string, name: PlaceName): Command => ({
+  words,
+  keys: '',
+  onAccount: false,
+  does: { type: 'place', place: name },
+});
+
+const other = (words: string, keys: string, does: Command['does']): Command => ({
+  words,
+  keys,
+  onAccount: false,
+  does,
+});
+
+/** All commands, what is done to an account first. */
+export const COMMANDS: readonly Command[] = [
+  tree('Edit number, name, kind and parent', 'Enter', { type: 'edit' }),
+  tree('New account beside', 'N', { type: 'add', as: 'sibling' }),
+  tree('New account under', 'Shift N', { type: 'add', as: 'child' }),
+  tree('All about', 'Space', { type: 'sheet', sheet: 'account' }),
+  tree('Move under another', 'M', { type: 'sheet', sheet: 'move' }),
+  tree('Merge into another', 'G', { type: 'sheet', sheet: 'merge' }),
+  tree('Remove or retire', 'Delete', { type: 'remove' }),
+  other('New main account', '', { type: 'tree', action: { type: 'add', as: 'main' } }),
+  other('Review the proposal', 'R', { type: 'review' }),
+  other('Adopt the proposal', 'Ctrl ↵', { type: 'adopt' }),
+  other('Undo', 'Ctrl Z', { type: 'undo' }),
+  other('Redo', 'Ctrl Shift Z', { type: 'redo' }),
+  other('The other statement', 'S', { type: 'tree', action: { type: 'statement' } }),
+  other('Show all keys', '?', { type: 'tree', action: { type: 'sheet', sheet: 'keys' } }),
+  place('Go to the chart', 'chart'),
+  place('Go to numbers: plan and renumbering', 'numbers'),
+  place('Go to the outline: many accounts at once', 'outline'),
+  place('Go to the history: revisions', 'history'),
+  place('Go to the starting charts', 'start'),
+  other('Go to all clients', '', { type: 'clients' }),
+];
+
+/** The commands whose words begin with the words of a query, each in any place. */
+export const commandsFor = (query: string): readonly Command[] => {
+  const words = nameKey(query)
+    .split(' ')
+    .filter((word) => word !== '');
+  return COMMANDS.filter((command) => {
+    const text = ` ${nameKey(command.words)}`;
+    return words.every((word) => text.includes(` ${word}`));
+  });
+};
+
+/** Does what the command field asks for, wherever the user is. */
+@Injectable()
+export class Commands {
+  private readonly router = inject(Router);
+  private readonly store = inject(Store);
+  private readonly model = inject(BenchModel);
+  private readonly sheets = inject(Sheets);
+  /** What the bench is to do as soon as it is there. */
+  readonly asked = signal<TreeAction | 'focus' | null>(null);
+
+  /** Shows an account on the bench, with the keyboard on it. */
+  async goTo(id: AccountId): Promise<void> {
+    this.model.filter.set('');
+    this.model.goTo(id);
+    await this.toPlace('chart');
+    this.asked.set('focus');
+  }
+
+  async run({ does }: Command): Promise<void> {
+    switch (does.type) {
+      case 'place':
+        return this.toPlace(does.place);
+      case 'clients':
+        return void (await this.router.navigate(['/clients']));
+      case 'tree':
+        await this.toPlace('chart');
+        return this.asked.set(does.action);
+      case 'review':
+        await this.toPlace('chart');
+        return this.sheets.show('review');
+      case 'adopt':
+        if (this.model.steps().length > 0)
+          this.store.dispatch(BenchPageActions.adoptRequested({ note: '' }));
+        return;
+      case 'undo':
+        return this.store.dispatch(BenchPageActions.undoRequested());
+      case 'redo':
+        return this.store.dispatch(BenchPageActions.redoRequested());
+    }
+  }
+
+  private async toPlace(name: PlaceName): Promise<void> {
+    const client = this.model.client();
+    if (client !== null) await this.router.navigate(['/clients', client.id, name]);
+  }
+}
