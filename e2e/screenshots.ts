@@ -6,6 +6,24 @@ import { openBrowser } from './support/browser';
 
 const FOLDER = join(process.cwd(), 'docs/screenshots');
 
+const OUTLINE = `Assets
+  Bank
+    Current account
+    Regatta account
+  Boathouse till
+  Boats [land, property and equipment]
+    Eights
+    Accumulated depreciation on boats
+Income
+  Membership subscriptions
+  Regatta entry fees
+  Donations received
+Expenses
+  Rent of the landing
+  Boat repairs
+  Insurance of boats
+  Bank charges`;
+
 const application = await Application.start();
 const browser = await openBrowser();
 
@@ -40,6 +58,12 @@ try {
   await maren.press('Enter');
   await maren.sees('Choose what');
   await picture('starting-chart');
+
+  await page.goto(page.url().replace('/start', '/outline'));
+  await page.waitForSelector('textarea:focus');
+  await maren.type(OUTLINE);
+  await maren.sees('14 accounts understood.');
+  await picture('outline');
 
   await open('Kestrel Lane Cider Works');
   await maren.hasChart();
@@ -82,6 +106,18 @@ try {
   await maren.press('Enter');
   await maren.sees('8 of 95 numbers change');
   await picture('numbers');
+
+  await open('Tern Street Ceramics');
+  await maren.hasChart();
+  await maren.goTo('5021');
+  await maren.press('g');
+  await page.waitForSelector('#merge-target:focus');
+  await maren.type('packaging');
+  await maren.press('Enter');
+  await maren.sees('This is meant');
+  await picture('merge');
+  await maren.press('Escape');
+  await maren.hasChart();
 
   await open('Tern Street Ceramics');
   await maren.hasChart();

@@ -34,6 +34,7 @@ export type { Unplaced } from './numbering/place-tree';
 export * from './planning/plan-add';
 export * from './planning/plan-move';
 export * from './planning/plan-merge';
+export * from './planning/plan-many';
 export * from './outline/read-outline';
 export * from './outline/plan-outline';
 export * from './statements/amounts';

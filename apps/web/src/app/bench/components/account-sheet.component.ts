@@ -1,6 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
 import {
   cleanName,
+  concerns,
   formatAmount,
   hasPostings,
   KINDS,
@@ -19,6 +27,11 @@ import { Textarea } from 'primeng/textarea';
 import { InputText } from 'primeng/inputtext';
 import { ToggleSwitch } from 'primeng/toggleswitch';
 import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import { HistoryPageActions } from '../../history/state/history.actions';
+import { historyFeature } from '../../history/state/history.feature';
+import { operationWords } from '../../shared/words/operation-words';
+import { momentWords } from '../../shared/words/period-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
@@ -80,6 +93,30 @@ export class AccountSheetComponent {
     const refusal = this.refusal();
     return refusal === null ? '' : refusalWords(refusal, this.model.chart(), this.model.base());
   });
+
+  private readonly store = inject(Store);
+  private readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
+  /** Who changed what about it, and when; newest first. */
+  protected readonly history = computed(() => {
+    const id = this.account()?.id ?? '';
+    const charts = [this.model.chart(), this.model.base()];
+    return this.revisions().flatMap(({ number, author, adoptedAt, operations }) =>
+      operations
+        .filter((operation) => concerns(operation, id))
+        .map((operation, index) => ({
+          key: `${number}.${index}`,
+          words: operationWords(operation, ...charts),
+          when: `Revision ${number}, ${author}, ${momentWords(adoptedAt)}`,
+        })),
+    );
+  });
+
+  constructor() {
+    effect(() => {
+      const clientId = this.model.client()?.id;
+      if (clientId !== undefined) this.store.dispatch(HistoryPageActions.opened({ clientId }));
+    });
+  }
 
   protected amounts() {
     const node = this.node();

@@ -59,6 +59,7 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
     '[attr.aria-expanded]': 'row().node.children.length > 0 ? row().open : null',
     '[attr.aria-selected]': 'selected()',
     '[class.selected]': 'selected()',
+    '[class.marked]': 'marked()',
     '[class.lit]': 'model.lit().has(account().id)',
     '[class.heading]': "account().role === 'heading'",
     '[class.retired]': 'account().retiredOn !== null',
@@ -73,6 +74,7 @@ export class ChartRowComponent {
   protected readonly account = computed(() => this.row().node.account);
   protected readonly kind = computed(() => KINDS[this.account().kind]);
   protected readonly selected = computed(() => this.model.cursor() === this.account().id);
+  protected readonly marked = computed(() => this.model.marks().has(this.account().id));
   private readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
 
   /** What is wrong with the number, by the chart’s plan. */

@@ -22,7 +22,10 @@ import {
   cleanNumber,
   formatAmount,
   KINDS,
+  hasAccount,
   planChild,
+  planDuplicate,
+  planEach,
   planMain,
   planMoveUnder,
   planRemoval,
@@ -175,6 +178,20 @@ export class ChartTreeComponent {
     return formatAmount(total, { currency: this.currency(), zero: '–' });
   }
 
+  /** A click chooses: with Ctrl this row too, with Shift all from the cursor to it. */
+  protected click({ ctrlKey, metaKey, shiftKey }: MouseEvent, id: AccountId): void {
+    if (ctrlKey || metaKey) this.model.toggleMark(id);
+    else if (shiftKey) this.markUpTo(id);
+    else this.model.marks.set(new Set());
+    this.select(id);
+  }
+
+  private markUpTo(id: AccountId): void {
+    const ids = this.accountIds();
+    const ends = [ids.indexOf(this.model.cursor() ?? id), ids.indexOf(id)];
+    this.model.marks.set(new Set(ids.slice(Math.min(...ends), Math.max(...ends) + 1)));
+  }
+
   protected select(id: AccountId): void {
     // The click that ends a drag must not wipe out what the drop was refused for.
     if (this.model.cursor() !== id) this.refusal.set(null);
@@ -246,6 +263,12 @@ export class ChartTreeComponent {
         return this.move(action.direction);
       case 'remove':
         return this.remove();
+      case 'duplicate':
+        return this.duplicate();
+      case 'mark':
+        return this.mark(action.rows);
+      case 'letGo':
+        return this.model.marks.set(new Set());
       default:
         this.action.emit(action);
     }
@@ -294,13 +317,36 @@ export class ChartTreeComponent {
   private remove(): void {
     const id = this.model.cursor();
     if (id === null) return;
-    const today = new Date();
-    const on = [today.getFullYear(), today.getMonth() + 1, today.getDate()]
-      .map((part) => String(part).padStart(2, '0'))
-      .join('-');
     const next = this.neighbourOf(id);
-    this.propose([planRemoval(this.model.chart(), id, on)]);
-    if (this.refusal() === null && next !== null) this.model.cursor.set(next);
+    const on = today();
+    // From the last to the first: what stands below goes before what it stands under.
+    const plan = planEach(this.model.chart(), [...this.model.chosen()].reverse(), (chart, one) => [
+      planRemoval(chart, one, on),
+    ]);
+    if (!plan.ok) return this.refusal.set(plan.refusal);
+    this.propose(plan.operations);
+    if (this.refusal() === null && next !== null && !hasAccount(this.model.chart(), id))
+      this.model.cursor.set(next);
+  }
+
+  private duplicate(): void {
+    const id = this.model.cursor();
+    if (id === null) return;
+    const plan = planDuplicate(this.model.chart(), id, () => crypto.randomUUID());
+    if (!plan.ok) return this.refusal.set(plan.refusal);
+    this.propose(plan.operations);
+    const [copy] = plan.operations.flatMap((operation) =>
+      operation.type === 'addAccount' ? operation.account.id : [],
+    );
+    if (this.refusal() === null && copy !== undefined) this.model.goTo(copy);
+  }
+
+  /** Chooses the row at the cursor, and goes on. */
+  private mark(rows: number): void {
+    const id = this.model.cursor();
+    if (id === null) return;
+    this.model.toggleMark(id);
+    this.step(rows);
   }
 
   private neighbourOf(id: AccountId): AccountId | null {
@@ -400,6 +446,14 @@ export class ChartTreeComponent {
     });
   }
 }
+
+/** The calendar day where the user is. */
+const today = (): string => {
+  const now = new Date();
+  return [now.getFullYear(), now.getMonth() + 1, now.getDate()]
+    .map((part) => String(part).padStart(2, '0'))
+    .join('-');
+};
 
 const roomWords = (draft: Draft, chart: Chart): string => {
   const { adding } = draft;

@@ -16,7 +16,13 @@ interface Mover {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="sum" aria-live="polite">
-      @if (changes() === 0 && conflicts() === 0) {
+      @if (model.marks().size > 0) {
+        <span class="chip plain">{{ model.marks().size }} chosen</span>
+        <span class="muted"
+          ><kbd>Space</kbd> changes them together, <kbd>M</kbd> moves, <kbd>G</kbd> merges,
+          <kbd>Delete</kbd> removes, <kbd>Esc</kbd> lets go</span
+        >
+      } @else if (changes() === 0 && conflicts() === 0) {
         <span class="muted"
           >No changes. <kbd>N</kbd> adds an account, <kbd>Enter</kbd> edits the row,
           <kbd>?</kbd> shows all keys.</span

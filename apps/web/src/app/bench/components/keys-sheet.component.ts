@@ -13,6 +13,8 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['Alt →', 'Alt ←'], 'move deeper, shallower'],
   [['M'], 'move under another account'],
   [['O'], 'many new accounts at once, as an outline'],
+  [['D'], 'duplicate, with all below it'],
+  [['X', 'Shift ↓'], 'choose several; Space changes them together, Esc lets go'],
   [['G'], 'merge into another account'],
   [['Delete'], 'remove; retire where it has postings'],
   [['Space'], 'all about this account'],

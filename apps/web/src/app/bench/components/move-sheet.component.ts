@@ -9,14 +9,17 @@ import {
   signal,
 } from '@angular/core';
 import {
-  applyAll,
   eachNode,
+  headsOf,
   nodeOf,
+  planEach,
   planMoveUnder,
   titleOf,
   type AccountId,
+  type ManyPlan,
   type Refusal,
 } from '@iunctus/core';
+import { shortList } from '../../shared/words/short-list';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
@@ -80,14 +83,16 @@ export class MoveSheetComponent {
   private readonly sheets = inject(Sheets);
   readonly moved = output();
   protected readonly target = signal<AccountId | null | undefined>(undefined);
+  private readonly heads = computed(() => headsOf(this.model.chart(), this.model.chosen()));
   protected readonly heading = computed(() => {
     const account = this.model.selected();
+    const count = this.heads().length;
+    if (count > 1) return `Move ${count} accounts`;
     return account === undefined ? '' : `Move ${titleOf(account)}`;
   });
   protected readonly ownBranch = computed(() => {
-    const node = nodeOf(this.model.chart(), this.model.cursor() ?? '');
-    const nodes = node === undefined ? [] : [...eachNode([node])];
-    return new Set(nodes.map(({ account }) => account.id));
+    const nodes = this.heads().flatMap((id) => nodeOf(this.model.chart(), id) ?? []);
+    return new Set([...eachNode(nodes)].map(({ account }) => account.id));
   });
 
   constructor() {
@@ -95,18 +100,23 @@ export class MoveSheetComponent {
     afterNextRender(() => host.nativeElement.querySelector('input')?.focus());
   }
 
+  private readonly plan = computed<ManyPlan>(() => {
+    const parentId = this.target();
+    if (parentId === undefined) return { ok: true, operations: [] };
+    return planEach(this.model.chart(), this.heads(), (chart, id) =>
+      planMoveUnder(chart, id, { parentId }),
+    );
+  });
   private readonly operations = computed(() => {
-    const [id, parentId] = [this.model.cursor(), this.target()];
-    return id === null || parentId === undefined
-      ? []
-      : planMoveUnder(this.model.chart(), id, { parentId });
+    const plan = this.plan();
+    return plan.ok ? plan.operations : [];
   });
   protected readonly refusal = computed<Refusal | null>(() => {
-    const outcome = applyAll(this.model.chart(), this.operations());
-    return outcome.ok ? null : outcome.refusal;
+    const plan = this.plan();
+    return plan.ok ? null : plan.refusal;
   });
   protected readonly effects = computed(() =>
-    this.operations().map((operation) => operationWords(operation, this.model.chart())),
+    shortList(this.operations().map((operation) => operationWords(operation, this.model.chart()))),
   );
 
   protected words(refusal: Refusal): string {
@@ -117,6 +127,7 @@ export class MoveSheetComponent {
     event.preventDefault();
     const id = this.model.cursor();
     if (id === null || this.model.propose(this.operations()) !== null) return;
+    this.model.marks.set(new Set());
     this.model.goTo(id);
     this.sheets.close();
     this.moved.emit();

@@ -9,6 +9,7 @@ import {
   chartFrom,
   eachNode,
   emptyChart,
+  hasAccount,
   leadsTo,
   matches,
   mergedAccounts,
@@ -148,6 +149,21 @@ export class BenchModel {
     return id === null ? undefined : accountOf(this.chart(), id);
   });
 
+  /** Accounts that were chosen to be changed together; empty for the one at the cursor alone. */
+  readonly marks = linkedSignal<Chart, ReadonlySet<AccountId>>({
+    source: this.chart,
+    computation: (chart, previous) =>
+      new Set([...(previous?.value ?? [])].filter((id) => hasAccount(chart, id))),
+  });
+  /** The chosen accounts in chart order; without a choice the one at the cursor. */
+  readonly chosen = computed<readonly AccountId[]>(() => {
+    const marks = this.marks();
+    if (marks.size === 0) return [this.cursor() ?? []].flat();
+    return [...eachNode(this.chart().roots)]
+      .map(({ account }) => account.id)
+      .filter((id) => marks.has(id));
+  });
+
   /** The accounts that pending operations are about. */
   readonly touched = computed(
     () => new Set(this.steps().flatMap(({ operations }) => operations.flatMap(subjectsOf))),
@@ -232,6 +248,13 @@ export class BenchModel {
     this.opened.set(new Set());
     this.closed.set(new Set());
     this.engine.shown.update((shown) => ({ ...shown, depth }));
+  }
+
+  /** Chooses an account, or lets it go. */
+  toggleMark(id: AccountId): void {
+    const marks = new Set(this.marks());
+    if (!marks.delete(id)) marks.add(id);
+    this.marks.set(marks);
   }
 
   /** Opens or closes a row by hand. */

@@ -4,10 +4,12 @@ import type { Direction } from '@iunctus/core';
 export type TreeAction =
   | { readonly type: 'step'; readonly rows: number }
   | { readonly type: 'edge'; readonly last: boolean }
-  | { readonly type: 'open' | 'close' | 'edit' | 'remove' }
+  | { readonly type: 'open' | 'close' | 'edit' | 'remove' | 'duplicate' }
+  | { readonly type: 'mark'; readonly rows: number }
+  | { readonly type: 'letGo' }
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
   | { readonly type: 'move'; readonly direction: Direction }
-  | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'merge' | 'keys' }
+  | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'merge' | 'many' | 'keys' }
   | { readonly type: 'filter' | 'statement' | 'outline' }
   | { readonly type: 'depth'; readonly depth: number };
 
@@ -22,6 +24,9 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   ArrowLeft: { type: 'close' },
   Enter: { type: 'edit' },
   Delete: { type: 'remove' },
+  Escape: { type: 'letGo' },
+  d: { type: 'duplicate' },
+  x: { type: 'mark', rows: 1 },
   n: { type: 'add', as: 'sibling' },
   m: { type: 'sheet', sheet: 'move' },
   g: { type: 'sheet', sheet: 'merge' },
@@ -33,6 +38,8 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
 };
 
 const WITH_SHIFT: Readonly<Record<string, TreeAction>> = {
+  ArrowDown: { type: 'mark', rows: 1 },
+  ArrowUp: { type: 'mark', rows: -1 },
   n: { type: 'add', as: 'child' },
   '?': { type: 'sheet', sheet: 'keys' },
   '/': { type: 'filter' },

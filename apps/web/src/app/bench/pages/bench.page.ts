@@ -24,6 +24,7 @@ import {
 } from '../components/chart-tree.component';
 import { FootBarComponent } from '../components/foot-bar.component';
 import { KeysSheetComponent } from '../components/keys-sheet.component';
+import { ManySheetComponent } from '../components/many-sheet.component';
 import { MergeSheetComponent } from '../components/merge-sheet.component';
 import { MoveSheetComponent } from '../components/move-sheet.component';
 import { ReviewSheetComponent } from '../components/review-sheet.component';
@@ -63,6 +64,7 @@ const ROWS_TOP = 45;
     FootBarComponent,
     FormsModule,
     KeysSheetComponent,
+    ManySheetComponent,
     MergeSheetComponent,
     MoveSheetComponent,
     ProblemNoteComponent,
@@ -175,7 +177,7 @@ export class BenchPage {
   protected act(action: TreeAction): void {
     switch (action.type) {
       case 'sheet':
-        return this.openSheet(action.sheet);
+        return this.openSheet(this.sheetFor(action.sheet));
       case 'filter':
         return this.filterField()?.nativeElement.focus();
       case 'statement':
@@ -225,6 +227,12 @@ export class BenchPage {
     this.store.dispatch(
       shiftKey ? BenchPageActions.redoRequested() : BenchPageActions.undoRequested(),
     );
+  }
+
+  /** What is asked about the account at the cursor is asked about all that are chosen. */
+  private sheetFor(name: SheetName): SheetName {
+    const together = name === 'account' || name === 'merge';
+    return together && this.model.marks().size > 0 ? 'many' : name;
   }
 
   private openSheet(name: SheetName): void {

@@ -1,0 +1,139 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  output,
+  signal,
+} from '@angular/core';
+import {
+  accountOf,
+  applyAll,
+  eachNode,
+  headsOf,
+  KINDS,
+  nodeOf,
+  planEach,
+  planMerge,
+  planMoveUnder,
+  titleOf,
+  type AccountId,
+  type KindCode,
+  type ManyPlan,
+  type Operation,
+} from '@iunctus/core';
+import { operationWords } from '../../shared/words/operation-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { shortList } from '../../shared/words/short-list';
+import { landingWords } from '../../shared/words/statement-words';
+import { BenchModel } from '../model/bench-model';
+import { Sheets } from '../model/sheets';
+import { AccountChoiceComponent } from './account-choice.component';
+import { KindChoiceComponent } from './kind-choice.component';
+import { SheetComponent } from './sheet.component';
+
+const NOTHING: ManyPlan = { ok: true, operations: [] };
+
+/** Changing all chosen accounts together: kind, parent, or into one. */
+@Component({
+  selector: 'iu-many-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AccountChoiceComponent, KindChoiceComponent, SheetComponent],
+  templateUrl: './many-sheet.component.html',
+  styleUrl: './many-sheet.component.css',
+})
+export class ManySheetComponent {
+  protected readonly model = inject(BenchModel);
+  private readonly sheets = inject(Sheets);
+  readonly done = output();
+
+  protected readonly kind = signal<KindCode | null>(null);
+  protected readonly under = signal<AccountId | null | undefined>(undefined);
+  protected readonly into = signal<AccountId | null | undefined>(undefined);
+
+  protected readonly heading = computed(() => `${this.model.chosen().length} accounts`);
+  protected readonly titles = computed(() =>
+    shortList(
+      this.model.chosen().flatMap((id) => {
+        const account = accountOf(this.model.chart(), id);
+        return account === undefined ? [] : [titleOf(account)];
+      }),
+    ),
+  );
+  /** The kind of most of them, to begin the choice with. */
+  protected readonly firstKind = computed(
+    () => accountOf(this.model.chart(), this.model.chosen()[0] ?? '')?.kind ?? 'operatingExpense',
+  );
+  protected readonly element = computed(() => KINDS[this.firstKind()].element);
+  protected readonly landing = computed(() => {
+    const kind = this.kind();
+    return kind === null ? '' : landingWords(kind);
+  });
+  /** The chosen ones and all below them: none of these can be the parent. */
+  protected readonly branches = computed(() => {
+    const nodes = this.model.chosen().flatMap((id) => nodeOf(this.model.chart(), id) ?? []);
+    return new Set([...eachNode(nodes)].map(({ account }) => account.id));
+  });
+
+  private readonly wanted = computed<ManyPlan>(() => {
+    const chart = this.model.chart();
+    const ids = this.model.chosen();
+    const [kind, under, into] = [this.kind(), this.under(), this.into()];
+    if (into !== undefined && into !== null) {
+      const others = ids.filter((id) => id !== into);
+      return planEach(chart, others, (now, id) => planMerge(now, id, { into, acrossKinds: false }));
+    }
+    if (under !== undefined) {
+      const heads = headsOf(chart, ids);
+      const moved = planEach(chart, heads, (now, id) => planMoveUnder(now, id, { parentId: under }));
+      return moved.ok && kind !== null ? withKinds(moved.operations, ids, kind) : moved;
+    }
+    return kind === null ? NOTHING : withKinds([], ids, kind);
+  }); // prettier-ignore
+
+  private readonly plan = computed<ManyPlan>(() => {
+    const wanted = this.wanted();
+    if (!wanted.ok) return wanted;
+    const outcome = applyAll(this.model.chart(), wanted.operations);
+    return outcome.ok ? wanted : { ok: false, refusal: outcome.refusal };
+  });
+
+  protected readonly effects = computed(() => {
+    const plan = this.plan();
+    if (!plan.ok) return [];
+    return shortList(plan.operations.map((one) => operationWords(one, this.model.chart())));
+  });
+  protected readonly refusalText = computed(() => {
+    const plan = this.plan();
+    return plan.ok ? '' : refusalWords(plan.refusal, this.model.chart());
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef);
+    afterNextRender(() => host.nativeElement.querySelector('input')?.focus());
+  }
+
+  protected change(event: Event): void {
+    event.preventDefault();
+    const plan = this.plan();
+    if (!plan.ok || plan.operations.length === 0) return;
+    if (this.model.propose(plan.operations) !== null) return;
+    this.model.marks.set(new Set());
+    this.sheets.close();
+    this.done.emit();
+  }
+}
+
+const withKinds = (
+  operations: readonly Operation[],
+  ids: readonly AccountId[],
+  kind: KindCode,
+): ManyPlan => ({
+  ok: true,
+  operations: [
+    ...operations.filter(({ type }) => type !== 'changeKind'),
+    ...ids.map((id): Operation => ({ type: 'changeKind', id, kind })),
+  ],
+});
