@@ -24,6 +24,14 @@ export const draws = (max: number): fc.Arbitrary<Draw[]> =>
     maxLength: max,
   });
 
+/** One random recipe about few accounts, so that two of them often concern the same. */
+export const closeDraw: fc.Arbitrary<Draw> = fc.record({
+  type: fc.nat(16),
+  a: fc.nat(4),
+  b: fc.nat(4),
+  c: fc.nat(4),
+});
+
 const pick = <T>(list: readonly T[], at: number): T | undefined => list[at % list.length];
 
 const drawnAccount = ({ a, b, c }: Draw, id: AccountId): Account => ({
