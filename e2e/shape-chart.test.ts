@@ -204,10 +204,19 @@ describe('shaping a chart by drag', () => {
     await maren.cursorShows({ number: '6230', level: 2 });
   });
 
-  it('refuses a drop on an account of another element, and says why', async () => {
+  it('gives a row that is dropped into another element a kind of it, and says so', async () => {
     await maren.goTo('3000');
     await maren.drag('4010', '3000', 'inside');
-    await maren.sees('The kind belongs to Revenue, but 3000 Partners’ equity belongs to Equity.');
+    await maren.sees('4010 Taproom sales takes the kind');
+    await maren.sees('Ctrl Z takes it back.');
+    await maren.press('Control+z');
+    await maren.rowShows('4010', { name: 'Taproom sales', was: '' });
+  });
+
+  it('refuses a branch that would cross into another element, and says why', async () => {
+    await maren.goTo('3000');
+    await maren.drag('3000', '4010', 'inside');
+    await maren.sees('belongs to Equity, but 4010 Taproom sales belongs to Revenue');
   });
 
   it('leaves no complaint in the console', () => {

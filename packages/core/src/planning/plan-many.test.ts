@@ -103,3 +103,33 @@ describe('duplicating an account', () => {
     });
   });
 });
+
+describe('moving an account into another element', () => {
+  const mixed = aChart(`
+1500 Equipment: [propertyAndEquipment]
+  1510 Van [propertyAndEquipment]
+6000 Premises:
+  6010 Rent
+  6020 New kiln
+6500 Sundry
+  6510 Tools
+`);
+
+  it('gives it the kind that its new siblings share, and a number among theirs', () => {
+    const operations = planMoveUnder(mixed, '6020', { parentId: '1500' });
+    const after = applyAll(mixed, operations);
+    if (!after.ok) throw new Error(after.refusal.code);
+    expect(recordsOf(after.chart).find(({ id }) => id === '6020')).toMatchObject({
+      parentId: '1500',
+      kind: 'propertyAndEquipment',
+      number: '1520',
+    });
+  });
+
+  it('is refused for an account with others below it: they share its element', () => {
+    expect(applyAll(mixed, planMoveUnder(mixed, '6500', { parentId: '1500' }))).toMatchObject({
+      ok: false,
+      refusal: { code: 'elementDiffers' },
+    });
+  });
+});

@@ -87,8 +87,38 @@ const placeOf = (chart: Chart, node: ChartNode, target: MoveTarget): Place => {
 };
 
 /**
+ * Into another element: out to the main accounts, the kind that its new siblings or parent have,
+ * then under the parent. Only an account on its own can cross: what stands below shares the element.
+ */
+const crossing = (chart: Chart, node: ChartNode, place: Place): readonly Operation[] | null => {
+  const { id, kind, systemUse } = node.account;
+  const parent = place.parentId === null ? undefined : nodeOf(chart, place.parentId);
+  if (parent === undefined || node.children.length > 0 || systemUse !== null) return null;
+  if (elementOf(parent.account.kind) === elementOf(kind)) return null;
+  const wanted = commonKind(parent.children) ?? parent.account.kind;
+  const last = chart.roots.findLast(({ account }) => account.id !== id)?.account.id ?? null;
+  const out: Operation = { type: 'moveNode', id, parentId: null, afterId: last };
+  return [
+    ...(parentIdOf(chart, id) === null ? [] : [out]),
+    { type: 'changeKind', id, kind: wanted },
+    { type: 'moveNode', id, ...place },
+  ];
+};
+
+const withNumberThere = (
+  chart: Chart,
+  node: ChartNode,
+  { place, kind }: { readonly place: Place; readonly kind: KindCode },
+): readonly Operation[] => {
+  const { id, number: former } = node.account;
+  const number = suggestNumber(chart, { ...place, kind });
+  return former !== null && number.ok ? [{ type: 'renumber', id, number: number.number }] : [];
+};
+
+/**
  * Moves an account under another parent, and fits it in: it takes the kind that its new
  * siblings share and a number among theirs, when there is one. Moves only, within one parent.
+ * An account without others below it may cross into another element, and takes a kind of it.
  * The operations may still be refused when they are applied.
  */
 export const planMoveUnder = (
@@ -101,15 +131,17 @@ export const planMoveUnder = (
   const place = placeOf(chart, node, target);
   const move: Operation = { type: 'moveNode', id, ...place };
   if (target.parentId === parentIdOf(chart, id)) return [move];
-  const moved = apply(chart, move);
-  if (!moved.ok) return [move];
-  const operations: Operation[] = [move];
+  const across = crossing(chart, node, place);
+  if (across !== null) {
+    const kind = across.find(({ type }) => type === 'changeKind');
+    const wanted = kind?.type === 'changeKind' ? kind.kind : node.account.kind;
+    return [...across, ...withNumberThere(chart, node, { place, kind: wanted })];
+  }
+  if (!apply(chart, move).ok) return [move];
   const kind = kindThere(chart, node, target.parentId);
-  if (kind !== node.account.kind) operations.push({ type: 'changeKind', id, kind });
-  const number = suggestNumber(chart, { ...place, kind });
-  if (node.account.number !== null && number.ok)
-    operations.push({ type: 'renumber', id, number: number.number });
-  return operations;
+  const rekinded: readonly Operation[] =
+    kind === node.account.kind ? [] : [{ type: 'changeKind', id, kind }];
+  return [move, ...rekinded, ...withNumberThere(chart, node, { place, kind })];
 };
 
 const isPosted = (chart: Chart, id: AccountId): boolean => {

@@ -19,10 +19,12 @@ import {
   viewChild,
 } from '@angular/core';
 import {
-  cleanNumber,
   formatAmount,
   KINDS,
   hasAccount,
+  hasPostings,
+  headsOf,
+  nodeOf,
   planChild,
   planDuplicate,
   planEach,
@@ -33,9 +35,9 @@ import {
   planStep,
   type AccountId,
   type AddPlan,
-  type Chart,
   type Direction,
   type Element,
+  type MoveTarget,
   type Operation,
   type Refusal,
 } from '@iunctus/core';
@@ -43,10 +45,11 @@ import { reasonWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
-import { draftOf, draftOperations, newDraft, roomFor, type Draft } from '../model/draft';
+import { draftOf, draftOperations, newDraft, type Draft } from '../model/draft';
 import { dropTarget, type DropPlace } from '../model/drop-target';
 import { listedRows, rowIdOf, type ListedRow } from '../model/listed-rows';
 import { actionOfKey, type TreeAction } from '../model/tree-keys';
+import { crossingWords, roomWords, today } from '../model/tree-words';
 import { ChartRowComponent, type AccountRow } from './chart-row.component';
 import { RowEditorComponent } from './row-editor.component';
 
@@ -95,6 +98,8 @@ export class ChartTreeComponent {
   protected readonly draft = signal<Draft | null>(null);
   private readonly typed = signal<Draft | null>(null);
   protected readonly refusal = signal<Refusal | null>(null);
+  /** What a gesture did besides what it showed: an account that crossed into another element. */
+  protected readonly said = signal('');
   protected readonly dropPlace = signal<DropPlace | null>(null);
   protected readonly scrolled = signal(0);
   private readonly height = signal(0);
@@ -130,8 +135,22 @@ export class ChartTreeComponent {
     const { name, sentence } = KINDS[draft.kind];
     const room = roomWords(draft, this.model.chart());
     const inferred = draft.inferred === null ? '' : `Kind ${reasonWords(draft.inferred)}. `;
-    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: inferred + room };
+    const moves = this.movesWords(draft);
+    const notes = inferred + moves + room;
+    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: notes };
   });
+
+  /** What another kind moves, told before it is kept. */
+  private movesWords({ id, kind }: Draft): string {
+    const node = nodeOf(this.model.base(), id);
+    if (node === undefined || node.account.kind === kind) return '';
+    if (!hasPostings(this.model.base(), node)) return '';
+    const amount = formatAmount(this.model.ownAmountOf(node), {
+      currency: this.currency(),
+      zero: '0.00',
+    });
+    return `${amount} of this period moves from ${landingWords(node.account.kind)}, and its whole history with it. `;
+  }
 
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
@@ -194,7 +213,10 @@ export class ChartTreeComponent {
 
   protected select(id: AccountId): void {
     // The click that ends a drag must not wipe out what the drop was refused for.
-    if (this.model.cursor() !== id) this.refusal.set(null);
+    if (this.model.cursor() !== id) {
+      this.refusal.set(null);
+      this.said.set('');
+    }
     this.model.cursor.set(id);
   }
 
@@ -246,6 +268,7 @@ export class ChartTreeComponent {
   /** Does what a key or a button asks for. */
   run(action: TreeAction): void {
     this.refusal.set(null);
+    this.said.set('');
     switch (action.type) {
       case 'step':
         return this.step(action.rows);
@@ -408,9 +431,25 @@ export class ChartTreeComponent {
     this.dropPlace.set(null);
     this.model.cursor.set(id);
     if (place === null) return;
-    this.propose(planMoveUnder(this.model.chart(), id, place.target));
+    this.drop(place.target, id);
     this.model.goTo(id);
     this.focus();
+  }
+
+  /** Drops the dragged row, and with it all that are chosen when it is one of them, one after the other. */
+  private drop({ parentId, afterId }: MoveTarget, id: AccountId): void {
+    const chart = this.model.chart();
+    const together = this.model.marks().has(id) ? headsOf(chart, this.model.chosen()) : [id];
+    let after = afterId;
+    const plan = planEach(chart, together, (now, one) => {
+      const target = after === undefined ? { parentId } : { parentId, afterId: after };
+      if (after !== undefined) after = one;
+      return planMoveUnder(now, one, target);
+    });
+    if (!plan.ok) return this.refusal.set(plan.refusal);
+    const said = crossingWords(chart, plan.operations);
+    this.propose(plan.operations);
+    if (this.refusal() === null) this.said.set(said);
   }
 
   private bringIntoSight(id: AccountId): void {
@@ -446,25 +485,3 @@ export class ChartTreeComponent {
     });
   }
 }
-
-/** The calendar day where the user is. */
-const today = (): string => {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()]
-    .map((part) => String(part).padStart(2, '0'))
-    .join('-');
-};
-
-const roomWords = (draft: Draft, chart: Chart): string => {
-  const { adding } = draft;
-  if (adding === null || adding.number.ok) return '';
-  if (adding.number.reason === 'notDigits')
-    return 'The neighbours’ numbers are not plain digits: type a number.';
-  if (cleanNumber(draft.number) !== '') return '';
-  const room = roomFor(chart, draft);
-  const [first] = room?.rows ?? [];
-  if (room === null || first === undefined)
-    return 'No free number is left here in the plan: type one, or give the plan more digits under Numbers.';
-  const others = room.rows.length === 1 ? '' : ` and ${room.rows.length - 1} more give way`;
-  return `No free number is left between its neighbours. Left empty, it gets ${room.number}: ${first.from} becomes ${first.to}${others}.`;
-};

@@ -1,9 +1,7 @@
 import {
-  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
-  ElementRef,
   inject,
   output,
   signal,
@@ -109,11 +107,6 @@ export class ManySheetComponent {
     const plan = this.plan();
     return plan.ok ? '' : refusalWords(plan.refusal, this.model.chart());
   });
-
-  constructor() {
-    const host = inject<ElementRef<HTMLElement>>(ElementRef);
-    afterNextRender(() => host.nativeElement.querySelector('input')?.focus());
-  }
 
   protected change(event: Event): void {
     event.preventDefault();

@@ -88,10 +88,11 @@ const accountFrom = (draft: Draft): Account => ({
   systemUse: null,
 });
 
+/** The last move alone: kind and number are the draft's own. */
 const moveOperations = (chart: Chart, draft: Draft): readonly Operation[] =>
-  planMoveUnder(chart, draft.id, { parentId: draft.parentId }).filter(
-    ({ type }) => type === 'moveNode',
-  );
+  planMoveUnder(chart, draft.id, { parentId: draft.parentId })
+    .filter(({ type }) => type === 'moveNode')
+    .slice(-1);
 
 /** Changing the kind first lets an account follow its new kind under a parent of another element. */
 const placeAndKind = (chart: Chart, draft: Draft, was: Account): readonly Operation[] => {

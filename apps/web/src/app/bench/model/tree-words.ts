@@ -1,0 +1,39 @@
+import { cleanNumber, KINDS, nodeOf, titleOf, type Chart, type Operation } from '@iunctus/core';
+import { landingWords } from '../../shared/words/statement-words';
+import { roomFor, type Draft } from './draft';
+
+/** Which accounts cross into another element, and where they land then. */
+export const crossingWords = (chart: Chart, operations: readonly Operation[]): string =>
+  operations
+    .flatMap((operation): string[] => {
+      if (operation.type !== 'changeKind') return [];
+      const was = nodeOf(chart, operation.id)?.account;
+      if (was === undefined || KINDS[was.kind].element === KINDS[operation.kind].element) return [];
+      return [
+        `${titleOf(was)} takes the kind ${KINDS[operation.kind].name}: it moves from ${landingWords(was.kind)} to ${landingWords(operation.kind)}.`,
+      ];
+    })
+    .join(' ');
+
+/** The calendar day where the user is. */
+export const today = (): string => {
+  const now = new Date();
+  return [now.getFullYear(), now.getMonth() + 1, now.getDate()]
+    .map((part) => String(part).padStart(2, '0'))
+    .join('-');
+};
+
+/** What is said where the plan has no number between two neighbours. */
+export const roomWords = (draft: Draft, chart: Chart): string => {
+  const { adding } = draft;
+  if (adding === null || adding.number.ok) return '';
+  if (adding.number.reason === 'notDigits')
+    return 'The neighbours’ numbers are not plain digits: type a number.';
+  if (cleanNumber(draft.number) !== '') return '';
+  const room = roomFor(chart, draft);
+  const [first] = room?.rows ?? [];
+  if (room === null || first === undefined)
+    return 'No free number is left here in the plan: type one, or give the plan more digits under Numbers.';
+  const others = room.rows.length === 1 ? '' : ` and ${room.rows.length - 1} more give way`;
+  return `No free number is left between its neighbours. Left empty, it gets ${room.number}: ${first.from} becomes ${first.to}${others}.`;
+};
