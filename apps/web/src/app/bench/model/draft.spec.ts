@@ -1,0 +1,102 @@
+import { applyAll, planChild, planSibling, recordsOf, USUAL_SETTINGS } from '@iunctus/core';
+import { aChart } from '@iunctus/core/testing';
+import { draftOperations, newDraft, roomFor, withInferredKind, type Draft } from './draft';
+import { actionOfKey } from './tree-keys';
+import { crossingWords, roomWords } from './tree-words';
+
+const CHART = aChart(`
+5000 Cost of sales:
+  5010 Fruit
+6010 Wages
+6011 Bonus
+6050 Rent
+`);
+
+const drafted = (cursor: string, name: string): Draft => {
+  const plan = planSibling(CHART, cursor);
+  if (plan === null) throw new Error('there is a place');
+  return { ...newDraft(plan, 'new'), name };
+};
+
+describe('a new account’s kind', () => {
+  it('comes from its name where the name is clear', () => {
+    const draft = withInferredKind(CHART, drafted('6050', 'Loan interest'), 'operatingExpense');
+    expect([draft.kind, draft.inferred]).toEqual([
+      'financeCost',
+      { type: 'words', words: 'interest' },
+    ]);
+  });
+
+  it('stays that of its neighbours where the name says little, or the same', () => {
+    for (const name of ['Bramley', 'Office cleaning', ''])
+      expect(withInferredKind(CHART, drafted('6050', name), 'operatingExpense')).toMatchObject({
+        kind: 'operatingExpense',
+        inferred: null,
+      });
+  });
+
+  it('stays within the element in which the account is added', () => {
+    const plan = planChild(CHART, '5000');
+    if (plan === null) throw new Error('there is a place');
+    const draft = { ...newDraft(plan, 'new'), name: 'Bank account' };
+    expect(withInferredKind(CHART, draft, 'costOfSales').kind).toBe('costOfSales');
+  });
+});
+
+describe('a new account for which no number is left', () => {
+  const tight = drafted('6010', 'Overtime');
+
+  it('gets one when its number is left empty: the neighbours give way', () => {
+    expect(tight.number).toBe('');
+    const room = roomFor(CHART, tight);
+    const outcome = applyAll(CHART, draftOperations(CHART, tight));
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    expect(recordsOf(outcome.chart).find(({ id }) => id === 'new')?.number).toBe(room?.number);
+  });
+
+  it('says beforehand which number it gets, and whose changes', () => {
+    const room = roomFor(CHART, tight);
+    expect(roomWords(tight, CHART)).toBe(
+      `No free number is left between its neighbours. Left empty, it gets ${room?.number}: 6011 becomes ${room?.rows[0]?.to}.`,
+    );
+  });
+
+  it('says nothing of it once a number is typed, or where none is needed', () => {
+    expect(roomWords({ ...tight, number: '6099' }, CHART)).toBe('');
+    const settings = { ...USUAL_SETTINGS, numbered: false };
+    expect(roomFor({ ...CHART, settings }, tight)).toBeNull();
+  });
+});
+
+describe('what an account that crosses into another element does', () => {
+  it('is said with the line that it leaves and the one where it lands', () => {
+    expect(crossingWords(CHART, [{ type: 'changeKind', id: '6050', kind: 'prepaidExpense' }])).toBe(
+      '6050 Rent takes the kind Prepaid expenses: it moves from Profit and loss › Operating expenses to Balance sheet › Current assets › Prepaid expenses.',
+    );
+  });
+
+  it('is not worth a word within one element', () => {
+    expect(crossingWords(CHART, [{ type: 'changeKind', id: '6050', kind: 'costOfSales' }])).toBe(
+      '',
+    );
+  });
+});
+
+describe('the keys of the tree', () => {
+  const key = (name: string, more: object = {}) =>
+    actionOfKey(new KeyboardEvent('keydown', { key: name, ...more }));
+
+  it('choose rows, duplicate, merge and let go', () => {
+    expect(key('x')).toEqual({ type: 'mark', rows: 1 });
+    expect(key('ArrowUp', { shiftKey: true })).toEqual({ type: 'mark', rows: -1 });
+    expect(key('d')).toEqual({ type: 'duplicate' });
+    expect(key('g')).toEqual({ type: 'sheet', sheet: 'merge' });
+    expect(key('Escape')).toEqual({ type: 'letGo' });
+    expect(key('o')).toEqual({ type: 'outline' });
+  });
+
+  it('leave everything with Ctrl to the page', () => {
+    expect(key('d', { ctrlKey: true })).toBeNull();
+    expect(key('k', { ctrlKey: true })).toBeNull();
+  });
+});
