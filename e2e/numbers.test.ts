@@ -35,6 +35,7 @@ describe('numbering a chart, by keyboard alone', () => {
     await maren.press('Control+a');
     await maren.type('2500');
     await maren.sees('“Liabilities” and “Assets” overlap: end one before the other begins.');
+    await maren.sees('The plan contradicts itself');
     await maren.press('Control+a');
     await maren.type('1999');
     await maren.seesNoMore('overlap');

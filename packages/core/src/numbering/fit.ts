@@ -31,6 +31,9 @@ export interface Fit {
 /** Worth more than all the numbers that could be kept instead of one that must not change. */
 const MUST = 1_000_000;
 
+/** Worth of an own part that stays in a number that changes all the same: less than any that is kept. */
+const LIKE = 0.000_001;
+
 interface Held {
   readonly values: readonly number[];
   readonly orders: readonly number[];
@@ -135,8 +138,9 @@ class Fitter {
 
   private worthOf(members: readonly Placed[]): number {
     const { movable, keep } = this.request;
-    return members.reduce((sum, { id }) => {
+    return members.reduce((sum, { id, changes }) => {
       if (movable !== null && !movable.has(id)) return sum + MUST;
+      if (changes) return sum + (keep ? LIKE : 0);
       return sum + (keep ? 1 : 0);
     }, 0);
   }

@@ -1,15 +1,17 @@
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import { isContra } from '../kinds/kinds';
-import { blockWidth, parseNumber, usualSuffix, type NumberPlan } from './plan';
+import { blockWidth, ownPart, parseNumber, usualSuffix, type NumberPlan } from './plan';
 
 /** An account as the numbering sees it. */
 export interface Placed {
   readonly id: AccountId;
   readonly node: ChartNode;
   readonly level: number;
-  /** Its own part of the number; `null` when it has none or not one of the plan's shape. */
+  /** Its own part of the number; `null` when it has none of the plan's digits. */
   readonly value: number | null;
+  /** Whether what stands behind the own part is not as the plan has it, so that the number changes anyway. */
+  readonly changes: boolean;
   readonly suffix: string;
   readonly contra: boolean;
   readonly children: readonly Placed[];
@@ -46,7 +48,8 @@ export const placedRoots = (chart: Chart, plan: NumberPlan): readonly Placed[] =
       id: node.account.id,
       node,
       level,
-      value: parsed?.value ?? null,
+      value: parsed?.value ?? ownPart(plan, node.account.number),
+      changes: parsed === null,
       suffix: parsed?.suffix ?? suffix,
       contra: isContra(node.account.kind),
       children,

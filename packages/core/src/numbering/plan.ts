@@ -133,6 +133,12 @@ export const parseNumber = (plan: NumberPlan, number: string | null): ParsedNumb
   return { value: Number(own), suffix: number.slice(own.length) };
 };
 
+/** A number's own part, whatever stands behind it; `null` when it has not the plan's digits. */
+export const ownPart = ({ digits }: NumberPlan, number: string | null): number | null => {
+  const own = /^\d+/.exec(number ?? '')?.[0];
+  return own?.length === digits ? Number(own) : null;
+};
+
 /** What stands behind a number's own part when nothing was chosen: each segment's first value. */
 export const usualSuffix = (plan: NumberPlan): string =>
   plan.segments

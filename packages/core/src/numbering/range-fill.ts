@@ -1,6 +1,6 @@
 import type { Chart } from '../chart/chart';
 import { eachNode } from '../chart/queries';
-import { parseNumber, type NumberPlan, type NumberRange } from './plan';
+import { ownPart, type NumberPlan, type NumberRange } from './plan';
 
 /** How full a range is. */
 export interface RangeFill {
@@ -19,7 +19,7 @@ export const FILL_PARTS = 20;
 /** How full each range of a plan is with a chart's numbers. */
 export const rangeFills = (chart: Chart, plan: NumberPlan): readonly RangeFill[] => {
   const values = [...eachNode(chart.roots)].flatMap(
-    ({ account }) => parseNumber(plan, account.number)?.value ?? [],
+    ({ account }) => ownPart(plan, account.number) ?? [],
   );
   const distinct = [...new Set(values)];
   return plan.ranges.map((range) => {

@@ -143,6 +143,17 @@ describe('renumbering with the fewest changes', () => {
     expect(rows.map(({ from, to }) => `${from} → ${to}`)).toEqual(['6010 → 6060', '6020 → 6070']);
   });
 
+  it('only adds the segment that a plan asks for, where the number fits otherwise', () => {
+    const plan: NumberPlan = {
+      ...PLAN,
+      segments: [{ name: 'Shop', width: 2, values: ['01', '02'] }],
+    };
+    expect(told(fewest(aChart('6010 Wages\n6020-02 Rent\n6030 Power'), plan))).toEqual([
+      '6010 → 6010-01 (malformed)',
+      '6030 → 6030-01 (malformed)',
+    ]);
+  });
+
   it('moves accounts that differ in a segment alone together', () => {
     const plan: NumberPlan = {
       ...PLAN,

@@ -58,6 +58,9 @@ export class RenumberingComponent {
   });
 
   protected readonly sum = computed(() => {
+    const byPlan = this.numbers.way() === 'fewest' || this.numbers.way() === 'afresh';
+    if (byPlan && this.numbers.problems().length > 0)
+      return 'The plan contradicts itself: mend it, and the new numbers appear here.';
     const crosswalk = this.numbers.crosswalk();
     if (crosswalk === null) return 'Counting …';
     const { rows, considered, unplaced } = crosswalk;

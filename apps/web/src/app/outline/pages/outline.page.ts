@@ -14,6 +14,7 @@ import { BenchModel } from '../../bench/model/bench-model';
 import { BenchPageActions } from '../../bench/state/bench.actions';
 import { benchFeature } from '../../bench/state/bench.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { outlineProblemWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { UnderstoodListComponent } from '../components/understood-list.component';
 import { OutlineEngine } from '../model/outline-engine';
@@ -55,7 +56,12 @@ export class OutlinePage {
     const [good, wrong] = [this.good(), this.wrong()];
     const accounts = `${good} ${good === 1 ? 'account' : 'accounts'} understood`;
     if (wrong === 0) return `${accounts}.`;
-    return `${accounts}; ${wrong} ${wrong === 1 ? 'line' : 'lines'} would be left out.`;
+    const first = this.engine.plan().lines.find(({ problem }) => problem !== null);
+    const why =
+      first?.problem == null
+        ? ''
+        : ` Line ${first.entry.line}: ${outlineProblemWords(first.problem, this.model.chart())}`;
+    return `${accounts}; ${wrong} ${wrong === 1 ? 'line' : 'lines'} would be left out.${why}`;
   });
 
   constructor() {
