@@ -90,7 +90,7 @@ export class Bookkeeper {
 
   /** Presses Tab until the element in focus has the words as text or label. */
   async tabTo(words: string): Promise<void> {
-    for (let count = 0; count < 60; count += 1) {
+    for (let count = 0; count < 120; count += 1) {
       const reached = await this.page.evaluate((wanted) => {
         const active = document.activeElement;
         const label = active?.getAttribute('aria-label') ?? active?.textContent ?? '';

@@ -17,6 +17,7 @@ export abstract class ChoiceBase<T extends object> {
     watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
       list: () => this.autoComplete(),
       takeBest: (typed) => this.takeBest(typed),
+      tabTakes: true,
     });
   }
 

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import {
   accountOf,
@@ -11,6 +18,7 @@ import {
 import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
 import { BenchModel } from '../model/bench-model';
 import { Commands, commandsFor, type Command } from '../model/commands';
+import { watchListKeys } from './list-keys';
 
 interface Choice {
   readonly title: string;
@@ -117,7 +125,26 @@ export class CommandFieldComponent {
     document.getElementById('command-field')?.focus();
   }
 
+  constructor() {
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
+      list: () => this.list(),
+      takeBest: (typed) => this.takeBest(typed),
+      tabTakes: false,
+    });
+  }
+
+  /** However far the list has come: what was typed decides. */
+  private takeBest(typed: string): boolean {
+    const [best] = typed.trim() === '' ? [] : this.choicesFor(typed);
+    this.chosen = best ?? null;
+    return best !== undefined;
+  }
+
   protected search({ query }: AutoCompleteCompleteEvent): void {
+    this.found.set([...this.choicesFor(query)]);
+  }
+
+  private choicesFor(query: string): readonly Choice[] {
     const chart = this.model.chart();
     const also = this.model.view().also;
     const accounts = searchAccounts(chart, query, { also, most: ACCOUNTS }).flatMap(
@@ -128,7 +155,7 @@ export class CommandFieldComponent {
         return [{ title: titleOf(account), hint, keys: '', account: id, command: null }];
       },
     );
-    this.found.set([...accounts, ...this.commandChoices(query)]);
+    return [...accounts, ...this.commandChoices(query)];
   }
 
   private commandChoices(query: string): readonly Choice[] {

@@ -5,6 +5,8 @@ export interface ListField {
   list(): AutoComplete;
   /** Takes the best match for what was typed; false when nothing was typed or nothing matches. */
   takeBest(typed: string): boolean;
+  /** Whether Tab takes it too; Enter always does. */
+  readonly tabTakes: boolean;
 }
 
 const takeMarked = (list: AutoComplete, event: KeyboardEvent): boolean => {
@@ -47,7 +49,7 @@ export const watchListKeys = (host: HTMLElement, field: ListField): void => {
   host.addEventListener(
     'keydown',
     (event) => {
-      if (event.key === 'Tab' || event.key === 'Enter') take(event);
+      if (event.key === 'Enter' || (event.key === 'Tab' && field.tabTakes)) take(event);
       else if (event.key === 'ArrowDown' && !field.list().overlayVisible) open(event);
       else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') marked = true;
     },

@@ -9,7 +9,6 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { statementOf, type StatementCode } from '@iunctus/core';
@@ -62,7 +61,6 @@ const ROWS_TOP = 45;
     ChartTreeComponent,
     FocusFirstDirective,
     FootBarComponent,
-    FormsModule,
     KeysSheetComponent,
     ManySheetComponent,
     MergeSheetComponent,
@@ -194,9 +192,20 @@ export class BenchPage {
     this.tree()?.run({ type: 'add', as: 'main' });
   }
 
+  protected filterBy(typed: Event): void {
+    this.model.filter.set((typed.target as HTMLInputElement).value);
+  }
+
   protected leaveFilter(clear: boolean): void {
-    if (clear) this.model.filter.set('');
+    if (clear) this.clearFilter();
     this.focusTree();
+  }
+
+  /** At once: a letter that is typed next must not meet the old text. */
+  private clearFilter(): void {
+    this.model.filter.set('');
+    const field = this.filterField()?.nativeElement;
+    if (field !== undefined) field.value = '';
   }
 
   protected adopt(): void {
