@@ -1,6 +1,7 @@
 import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import { recordsOf } from '../chart/queries';
+import { countBelow } from './count-below';
 import {
   blockWidth,
   formatNumber,
@@ -194,16 +195,6 @@ class Fitter {
     return worth;
   }
 }
-
-const countBelow = (sorted: readonly number[], value: number): number => {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((sorted[middle] ?? 0) < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-};
 
 const heldBy = (
   chart: Chart,

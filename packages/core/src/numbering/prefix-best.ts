@@ -1,3 +1,5 @@
+import { countBelow } from './count-below';
+
 /** Best entry over all keys up to a bound; both steps take logarithmic time. */
 export interface PrefixBest<T> {
   /** Notes an entry under a key. */
@@ -6,15 +8,8 @@ export interface PrefixBest<T> {
   upTo(key: number): T | null;
 }
 
-const placeOf = (keys: readonly number[], key: number): number => {
-  let [low, high] = [0, keys.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((keys[middle] ?? 0) <= key) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-};
+/** Keys are whole numbers: those up to one lie below the next. */
+const placeOf = (keys: readonly number[], key: number): number => countBelow(keys, key + 1);
 
 /**
  * A tree of prefix maxima over the keys that may occur.

@@ -1,3 +1,4 @@
+import { countBelow } from './count-below';
 import { prefixBest } from './prefix-best';
 
 /** A place that an item may take without changing what stands there, and what that is worth. */
@@ -115,16 +116,6 @@ interface Ranks {
   upTo(at: number): number;
   readonly total: number;
 }
-
-const countBelow = (sorted: readonly number[], value: number): number => {
-  let [low, high] = [0, sorted.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((sorted[middle] ?? 0) < value) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-};
 
 const ranksOf = (stretch: Stretch, held: readonly number[], unit: number): Ranks => {
   const first = Math.ceil(stretch.first / unit);

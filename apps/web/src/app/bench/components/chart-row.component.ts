@@ -36,7 +36,8 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
           {{ row().open ? '▾' : '▸' }}
         </button>
       }
-      <span class="text" [title]="account().name">{{ account().name }}</span>
+      @let name = account().name;
+      <span class="text" [title]="name">{{ name }}</span>
       @if (was() !== '') {
         <b class="was" [title]="was()">{{ was() }}</b>
       }

@@ -42,6 +42,7 @@ import {
 } from '@iunctus/core';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
+import { ledgerOf } from '../workers/ledger-of';
 import { BenchEngine } from './bench-engine';
 
 /** The structure alone decides where an account lands; amounts do not matter here. */
@@ -191,16 +192,7 @@ export class BenchModel {
     );
   });
 
-  private readonly rollUp = computed(() =>
-    rollUpOver(
-      new Map(
-        (this.balances()?.amounts ?? []).map(([id, balance, change, yearChange]) => [
-          id,
-          { balance, change, yearChange },
-        ]),
-      ),
-    ),
-  );
+  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.balances()?.amounts ?? [])));
   private readonly statementKeys = computed(() => rowKeys(this.engine.statement()));
 
   /** Where a bench with a proposal opens: at its first change. */

@@ -14,18 +14,14 @@ import {
   type RollUp,
   type Track,
 } from '@iunctus/core';
-import type { AmountsTuple, BenchMessage, BenchResult, Shown } from './bench-messages';
+import { ledgerOf } from './ledger-of';
+import type { BenchMessage, BenchResult, Shown } from './bench-messages';
 
 interface State {
   readonly track: Track;
   readonly rollUp: RollUp;
   readonly shown: Shown;
 }
-
-const ledgerOf = (amounts: readonly AmountsTuple[]) =>
-  new Map(
-    amounts.map(([id, balance, change, yearChange]) => [id, { balance, change, yearChange }]),
-  );
 
 const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
   const next = advance(track, steps);

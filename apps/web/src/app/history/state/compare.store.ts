@@ -13,6 +13,7 @@ import {
 import { Store } from '@ngrx/store';
 import { forkJoin, type Subscription } from 'rxjs';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { ledgerOf } from '../../bench/workers/ledger-of';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 
@@ -36,16 +37,7 @@ export class CompareStore {
   readonly onlyMoved = signal(true);
 
   readonly differences = computed(() => differencesBetween(this.before(), this.after()));
-  private readonly rollUp = computed(() =>
-    rollUpOver(
-      new Map(
-        (this.balances()?.amounts ?? []).map(([id, balance, change, yearChange]) => [
-          id,
-          { balance, change, yearChange },
-        ]),
-      ),
-    ),
-  );
+  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.balances()?.amounts ?? [])));
   readonly rows = computed(() => {
     const rollUp = this.rollUp();
     const options = { depth: Infinity, zeroLines: false };
