@@ -33,7 +33,7 @@ const ledgerOf = (ids: readonly string[]) =>
 const impactTime = (count: number): number => {
   const records = largeChart(count);
   const ids = records.map(({ id }) => id);
-  const base = chartFrom(records, USUAL_SETTINGS);
+  const base = chartFrom(records);
   const rollUp = rollUpOver(ledgerOf(ids));
   const track = trackOf(base);
   impactOf(base, base, rollUp);
@@ -66,6 +66,8 @@ const answerTime = (count: number): number => {
     accounts: records,
     posted: [],
     merged: [],
+    splits: [],
+    usedValues: [],
     steps: [],
   });
   compute({ type: 'amounts', amounts: ids.map((id, i) => [id, i, i, i] as const) });

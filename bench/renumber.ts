@@ -3,6 +3,7 @@
 import {
   chartFrom,
   crosswalkTo,
+  plainAccount,
   usualPlan,
   USUAL_SETTINGS,
   type AccountRecord,
@@ -19,24 +20,17 @@ const disordered = (count: number): readonly AccountRecord[] =>
     const place = index % (SUBS + 1);
     const block = 6_000_000 + head * 1000;
     const stray = index % 7 === 3 ? 1_000_000 + index : null;
+    const number = String(stray ?? block + place * 10);
+    const name = `Account ${index}`;
     return {
-      id: `a${index}`,
-      number: String(stray ?? block + place * 10),
-      name: `Account ${index}`,
-      shortLabel: '',
-      guidance: '',
-      notes: '',
-      role: 'posting',
-      kind: 'operatingExpense',
-      retiredOn: null,
-      systemUse: null,
+      ...plainAccount({ id: `a${index}`, number, name, kind: 'operatingExpense' }),
       parentId: place === 0 ? null : `a${index - place}`,
     };
   });
 
 /** Milliseconds for the whole crosswalk. */
 const timeFor = (count: number): number => {
-  const chart = chartFrom(disordered(count), { ...USUAL_SETTINGS, plan: PLAN });
+  const chart = chartFrom(disordered(count), { settings: { ...USUAL_SETTINGS, plan: PLAN } });
   const request = { plan: PLAN, movable: null, keep: true };
   return median(
     Array.from({ length: 5 }, () => {

@@ -79,7 +79,7 @@ export const addChart = (
     if (head === undefined) throw new Error('no chart');
     await storeChart(transaction, head, {
       before: emptyChart(),
-      after: chartFrom(records, USUAL_SETTINGS),
+      after: chartFrom(records),
     });
     return { clientId, head };
   });

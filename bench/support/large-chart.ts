@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { AccountRecord, KindCode } from '@iunctus/core';
+import { plainAccount, type AccountRecord, type KindCode } from '@iunctus/core';
 
 const GROUPS: readonly (readonly [digit: string, kind: KindCode])[] = [
   ['1', 'bank'],
@@ -21,19 +21,10 @@ export const largeChart = (count: number): AccountRecord[] => {
   const records: AccountRecord[] = [];
   const add = (digit: string, kind: KindCode, parent: AccountRecord | null): AccountRecord => {
     const serial = records.length + 1;
-    const record: AccountRecord = {
-      id: randomUUID(),
-      number: `${digit}${String(serial).padStart(6, '0')}`,
-      name: `Account ${serial}`,
-      shortLabel: '',
-      guidance: '',
-      notes: '',
-      role: 'posting',
-      kind,
-      retiredOn: null,
-      systemUse: null,
-      parentId: parent?.id ?? null,
-    };
+    const number = `${digit}${String(serial).padStart(6, '0')}`;
+    const name = `Account ${serial}`;
+    const account = plainAccount({ id: randomUUID(), number, name, kind });
+    const record: AccountRecord = { ...account, parentId: parent?.id ?? null };
     records.push(record);
     return record;
   };

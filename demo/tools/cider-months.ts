@@ -52,13 +52,18 @@ const payouts = (month: string, sales: readonly DemoEntry[]): DemoEntry[] =>
     };
   }); // prettier-ignore
 
-const CUSTOMERS = ['The Copper Heron', 'Millbrook Larder', 'Oast & Apple', 'Harbour Stores'];
+const CUSTOMERS = [
+  ['The Copper Heron', 'Town'],
+  ['Millbrook Larder', 'Valley'],
+  ['Oast & Apple', 'Town'],
+  ['Harbour Stores', 'Coast'],
+] as const;
 
 const wholesale = (month: string): DemoEntry[] =>
-  CUSTOMERS.flatMap((customer, index): DemoEntry[] => {
+  CUSTOMERS.flatMap(([customer, market], index): DemoEntry[] => {
     const amount = around(random, 2870 * seasonOf(month, WHOLESALE_SEASON), 0.25, 100);
     return [
-      { date: day(month, 4 + 6 * index), source: 'sales', comment: `Invoice to ${customer}`, lines: [['1200', amount], ['4020', -amount]] },
+      { date: day(month, 4 + 6 * index), source: 'sales', comment: `Invoice to ${customer}`, market, lines: [['1200', amount], ['4020', -amount]] },
       { date: day(month, 9 + 5 * index), source: 'bank', comment: `Paid by ${customer}`, lines: [['1010', shareOf(amount, 0.97)], ['1200', -shareOf(amount, 0.97)]] },
     ];
   }); // prettier-ignore

@@ -4,6 +4,8 @@ export interface DemoEntry {
   readonly source: string;
   readonly comment: string;
   readonly lines: readonly (readonly [account: string, cents: number])[];
+  /** Where it was sold; only lines of sales carry it. */
+  readonly market?: string;
 }
 
 /** Random numbers from 0 to 1 that are the same at every run. */
@@ -28,20 +30,24 @@ const amountText = (cents: number): string => (cents / 100).toFixed(2);
 
 const quoted = (text: string): string => (text.includes(',') ? `"${text}"` : text);
 
+const isSale = (account: string): boolean => account.startsWith('4');
+
 /** The entries as CSV, one line a row, entries numbered from 1. */
 export const toCsv = (entries: readonly DemoEntry[]): string => {
   const rows = [...entries]
     .sort((a, b) => a.date.localeCompare(b.date))
-    .flatMap(({ date, source, comment, lines }, index) =>
+    .flatMap(({ date, source, comment, lines, market = '' }, index) =>
       lines
         .filter(([, cents]) => cents !== 0)
         .map(([account, cents]) => {
           const debit = cents > 0 ? amountText(cents) : '';
           const credit = cents < 0 ? amountText(-cents) : '';
-          return [index + 1, date, source, quoted(comment), account, debit, credit].join(',');
+          const where = isSale(account) ? market : '';
+          const cells = [index + 1, date, source, quoted(comment), account, debit, credit, where];
+          return cells.join(',');
         }),
     );
-  return `${['entry,date,source,comment,account,debit,credit', ...rows].join('\n')}\n`;
+  return `${['entry,date,source,comment,account,debit,credit,market', ...rows].join('\n')}\n`;
 };
 
 /** The months from `first` on, as `YYYY-MM`. */

@@ -9,6 +9,7 @@ import { errorHandler } from './http/errors';
 import { openApi } from './http/open-api';
 import { ProblemError } from './http/problem';
 import { proposalRoutes } from './proposals/proposals.routes';
+import { splitRoutes } from './splits/splits.routes';
 import { revisionRoutes } from './revisions/revisions.routes';
 
 /** What the application is made of. `web` is the folder of the built interface; none in tests of the API. */
@@ -52,6 +53,7 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     proposalRoutes(pool),
     revisionRoutes(pool),
     balanceRoutes(pool),
+    splitRoutes(pool),
   );
   app.use('/api', () => {
     throw new ProblemError({ code: 'notFound' });

@@ -52,7 +52,7 @@ describe('adopting a proposal', () => {
 
   it('stores every sort of change as the core makes it', async () => {
     const chart = await benchChart(maren, clientId);
-    const core = chartFrom(chart.accounts, chart.settings, new Set(chart.posted));
+    const core = chartFrom(chart.accounts, { settings: chart.settings, posted: chart.posted });
     const plan = planChild(core, idOf(chart, '5000'));
     if (plan === null) throw new Error('no place');
     const added = randomUUID();
@@ -67,6 +67,7 @@ describe('adopting a proposal', () => {
       kind: plan.kind,
       retiredOn: null,
       systemUse: null,
+      settings: { openItems: true },
     } as const;
     const answer = await adopt(
       maren,

@@ -33,7 +33,7 @@ describe('balances', () => {
   const chartOf = async (name: string): Promise<{ id: string; chart: Chart }> => {
     const { id } = await clientNamed(maren, name);
     const { accounts, settings, posted } = await benchChart(maren, id);
-    return { id, chart: chartFrom(accounts, settings, new Set(posted)) };
+    return { id, chart: chartFrom(accounts, { settings, posted }) };
   };
   const ledgerOf = async (clientId: string, first: string, last: string): Promise<Ledger> => {
     const { body } = await maren.ask<BalancesAnswer>(

@@ -9,6 +9,7 @@ import {
 } from '@iunctus/core';
 import * as v from 'valibot';
 import { NumberPlanSchema } from './number-plan';
+import { AccountSettingsSchema, DimensionSchema } from './settings';
 import { DateText, Id, textUpTo } from './text';
 import { mirrors } from './mirrors';
 
@@ -23,6 +24,7 @@ const accountEntries = {
   kind: v.picklist(KIND_CODES),
   retiredOn: v.nullable(DateText),
   systemUse: v.nullable(v.picklist(['retainedEarnings'])),
+  settings: AccountSettingsSchema,
 };
 
 /** An account without its place. */
@@ -44,5 +46,6 @@ export const ChartSettingsSchema = mirrors<ChartSettings>()(
     plan: NumberPlanSchema,
     numbered: v.boolean(),
     uniqueNames: v.picklist(['chart', 'siblings']),
+    dimensions: v.array(DimensionSchema),
   }),
 );

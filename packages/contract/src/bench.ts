@@ -1,8 +1,10 @@
+import { ENTRY_SOURCES } from '@iunctus/core';
 import * as v from 'valibot';
 import { AccountRecordSchema, ChartSettingsSchema, MergedAccountSchema } from './account';
 import { ClientAnswer } from './client';
 import { ConflictSchema, OPERATIONS_LIMIT, OperationSchema, ProposalStepSchema } from './operation';
-import { Id, Moment, MonthText, textUpTo } from './text';
+import { SplitSchema } from './settings';
+import { DateText, Id, Moment, MonthText, textUpTo } from './text';
 
 const Revision = v.pipe(v.number(), v.integer(), v.minValue(0));
 
@@ -31,8 +33,12 @@ export const BenchChart = v.strictObject({
   accounts: v.array(AccountRecordSchema),
   /** Accounts that were merged into others. */
   merged: v.array(MergedAccountSchema),
+  /** Splits of accounts. */
+  splits: v.array(SplitSchema),
   /** Ids of the accounts that have postings. */
   posted: v.array(Id),
+  /** Ids of the dimension values that postings carry. */
+  usedValues: v.array(Id),
   /** Numbers and names that accounts bore before, newest first. */
   former: v.array(FormerTitle),
   proposal: ProposalAnswer,
@@ -58,8 +64,66 @@ export const BalancesAnswer = v.strictObject({
   first: MonthText,
   last: MonthText,
   amounts: v.array(AmountsRow),
+  /** The same for the postings of each adopted split, by the split's id. */
+  splits: v.array(AmountsRow),
 });
 export type BalancesAnswer = v.InferOutput<typeof BalancesAnswer>;
+
+/** Splits that are looked at before they are adopted, each after the ones before it. */
+export const SplitsRequest = v.pipe(
+  v.strictObject({
+    first: MonthText,
+    last: MonthText,
+    splits: v.pipe(v.array(SplitSchema), v.maxLength(200)),
+    /** Adopted splits that are taken back before. */
+    without: v.pipe(v.array(Id), v.maxLength(2000)),
+  }),
+  v.check(({ first, last }) => first <= last, 'ends before it begins'),
+);
+export type SplitsRequest = v.InferOutput<typeof SplitsRequest>;
+
+/** A posting that a split would move. */
+export const PostingRow = v.strictObject({
+  date: DateText,
+  source: v.picklist(ENTRY_SOURCES),
+  comment: v.string(),
+  amount: v.number(),
+});
+export type PostingRow = v.InferOutput<typeof PostingRow>;
+
+/** What the splits would move: amounts for the period, how many postings, the newest of them. */
+export const SplitsAnswer = v.array(
+  v.strictObject({
+    id: Id,
+    amounts: AmountsRow,
+    postings: v.number(),
+    total: v.number(),
+    newest: v.array(PostingRow),
+  }),
+);
+export type SplitsAnswer = v.InferOutput<typeof SplitsAnswer>;
+
+/** Accounts whose postings are to be chosen from. */
+export const PostingsRequest = v.strictObject({
+  accounts: v.pipe(v.array(Id), v.minLength(1), v.maxLength(200)),
+});
+export type PostingsRequest = v.InferOutput<typeof PostingsRequest>;
+
+/** What an account's postings can be chosen by, and the newest entry there is. */
+export const PostingsAnswer = v.strictObject({
+  upTo: v.number(),
+  postings: v.number(),
+  first: v.nullable(DateText),
+  last: v.nullable(DateText),
+  sources: v.array(v.strictObject({ source: v.picklist(ENTRY_SOURCES), postings: v.number() })),
+  /** Values that postings carry; `null` for those that carry none in the dimension. */
+  values: v.array(
+    v.strictObject({ dimensionId: Id, valueId: v.nullable(Id), postings: v.number() }),
+  ),
+  /** Comments that come often, most often first. */
+  comments: v.array(v.strictObject({ comment: v.string(), postings: v.number() })),
+});
+export type PostingsAnswer = v.InferOutput<typeof PostingsAnswer>;
 
 const steps = v.pipe(v.array(ProposalStepSchema), v.maxLength(OPERATIONS_LIMIT));
 
@@ -103,6 +167,7 @@ export const RevisionChartAnswer = v.strictObject({
   settings: ChartSettingsSchema,
   accounts: v.array(AccountRecordSchema),
   merged: v.array(MergedAccountSchema),
+  splits: v.array(SplitSchema),
 });
 export type RevisionChartAnswer = v.InferOutput<typeof RevisionChartAnswer>;
 

@@ -21,6 +21,7 @@ const account = {
   kind: 'bank',
   retiredOn: null,
   systemUse: null,
+  settings: {},
 } as const;
 
 const OPERATIONS: readonly Operation[] = [

@@ -1,6 +1,7 @@
 import {
   KIND_CODES,
   NUMBER_LIMIT,
+  SETTING_NAMES,
   TEXT_LIMITS,
   type Conflict,
   type Operation,
@@ -11,6 +12,7 @@ import * as v from 'valibot';
 import { AccountSchema } from './account';
 import { mirrors } from './mirrors';
 import { NumberPlanSchema } from './number-plan';
+import { ChangeSettingSchema, DimensionSchema, SplitSchema } from './settings';
 import { DateText, Id, textUpTo } from './text';
 
 /** Most operations that one request may carry. */
@@ -52,6 +54,15 @@ export const OperationSchema = mirrors<Operation>()(
     }),
     v.strictObject({ type: v.literal('merge'), id: Id, into: Id, acrossKinds: v.boolean() }),
     v.strictObject({ type: v.literal('unmerge'), account: AccountSchema, into: Id, ...place }),
+    v.strictObject({ type: v.literal('split'), split: SplitSchema }),
+    v.strictObject({ type: v.literal('unsplit'), split: SplitSchema }),
+    ChangeSettingSchema,
+    v.strictObject({
+      type: v.literal('setDimension'),
+      id: Id,
+      dimension: v.nullable(DimensionSchema),
+      afterId: v.nullable(Id),
+    }),
     v.strictObject({ type: v.literal('retire'), id: Id, on: DateText }),
     v.strictObject({ type: v.literal('restore'), id: Id }),
   ]),
@@ -66,7 +77,7 @@ export const ProposalStepSchema = mirrors<ProposalStep>()(
 );
 
 const FIELDS = [
-  'number', 'name', 'shortLabel', 'guidance', 'notes', 'kind', 'parent', 'role', 'retiredOn',
+  'number', 'name', 'shortLabel', 'guidance', 'notes', 'kind', 'parent', 'role', 'retiredOn', 'setting',
 ] as const; // prettier-ignore
 
 const CODES = [
@@ -75,6 +86,8 @@ const CODES = [
   'textTooLong', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
   'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed', 'planWrong', 'mergeIntoItself',
   'mergeIntoRetired', 'kindsDiffer', 'notMerged', 'hasMerged',
+  'hasSplits', 'splitExists', 'splitIntoItself', 'splitFurther', 'notSplit', 'choiceWrong', 'settingNotOffered',
+  'settingWrong', 'dimensionMissing', 'dimensionWrong', 'dimensionInUse', 'valueInUse',
 ] as const; // prettier-ignore
 
 /** A refused operation. */
@@ -84,6 +97,7 @@ export const RefusalSchema = mirrors<Refusal>()(
     // Empty where the refusal is about the chart itself.
     accountId: v.union([Id, v.literal('')]),
     field: v.optional(v.picklist(FIELDS)),
+    setting: v.optional(v.picklist(SETTING_NAMES)),
     value: v.optional(textUpTo(TEXT_LIMITS.notes)),
     otherId: v.optional(v.string()),
   }),

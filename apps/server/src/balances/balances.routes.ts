@@ -6,6 +6,7 @@ import { maybeChart } from '../charts/charts.queries';
 import { clientOf } from '../clients/clients.service';
 import { answers, idIn, read, viewerOf } from '../http/handle';
 import { problem } from '../http/problem';
+import { manySplitAmounts } from '../splits/splits.queries';
 import { manyAmounts } from './balances.queries';
 
 /** The amounts of a client's accounts for a period. */
@@ -18,7 +19,13 @@ export const balancesOf = async (
   const client = await clientOf(pool, viewer, asked.clientId);
   const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
   const { fiscalYearStart } = client;
-  return { first, last, amounts: await manyAmounts(pool, head, { first, last, fiscalYearStart }) };
+  const period = { first, last, fiscalYearStart };
+  return {
+    first,
+    last,
+    amounts: await manyAmounts(pool, head, period),
+    splits: await manySplitAmounts(pool, head, period),
+  };
 };
 
 /** Balances by account. */

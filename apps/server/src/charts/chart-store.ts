@@ -9,6 +9,7 @@ import {
   type ChartNode,
 } from '@iunctus/core';
 import type { Reader, Transaction } from '../database/transaction';
+import { manySplits } from '../splits/splits.queries';
 import {
   deleteAccounts,
   insertFormer,
@@ -16,6 +17,7 @@ import {
   manyAccounts,
   manyMerged,
   manyPostedIds,
+  manyUsedValues,
   updateAccounts,
   updateSettings,
   type ChartHead,
@@ -25,8 +27,13 @@ import {
 /** A chart as the core sees it, read from the database. */
 export const loadChart = async (on: Reader, head: ChartHead): Promise<Chart> => {
   const accounts = await manyAccounts(on, head);
-  const posted = await manyPostedIds(on, head);
-  return chartFrom(accounts, head.settings, new Set(posted), await manyMerged(on, head));
+  return chartFrom(accounts, {
+    settings: head.settings,
+    posted: await manyPostedIds(on, head),
+    merged: await manyMerged(on, head),
+    splits: await manySplits(on, head),
+    usedValues: await manyUsedValues(on, head),
+  });
 };
 
 const placed = (

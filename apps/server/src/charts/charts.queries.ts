@@ -25,16 +25,22 @@ interface HeadRow {
   readonly plan: NumberPlan;
   readonly numbered: boolean;
   readonly unique_names: ChartSettings['uniqueNames'];
+  readonly dimensions: ChartSettings['dimensions'];
 }
 
 const headOf = (row: HeadRow): ChartHead => ({
   id: row.id,
   practiceId: row.practice_id,
   revision: row.revision,
-  settings: { plan: row.plan, numbered: row.numbered, uniqueNames: row.unique_names },
+  settings: {
+    plan: row.plan,
+    numbered: row.numbered,
+    uniqueNames: row.unique_names,
+    dimensions: row.dimensions,
+  },
 });
 
-const HEAD = `SELECT id, practice_id, revision, plan, numbered, unique_names
+const HEAD = `SELECT id, practice_id, revision, plan, numbered, unique_names, dimensions
               FROM chart WHERE practice_id = $1 AND client_id = $2`;
 
 /** The client's chart, or `undefined` for a client without one. */
@@ -87,15 +93,17 @@ export const setRevision = (on: Transaction, head: ChartHead, revision: number):
     values: [head.practiceId, head.id, revision],
   });
 
-/** Stores a chart's number plan, and whether its accounts must bear numbers. */
+/** Stores a chart's number plan, whether its accounts must bear numbers, and its dimensions. */
 export const updateSettings = (
   on: Transaction,
   head: ChartHead,
-  { plan, numbered }: ChartSettings,
+  { plan, numbered, dimensions }: ChartSettings,
 ): Promise<number> =>
   change(on, {
-    text: 'UPDATE chart SET plan = $3, numbered = $4 WHERE practice_id = $1 AND id = $2',
-    values: [head.practiceId, head.id, JSON.stringify(plan), numbered],
+    text: `
+      UPDATE chart SET plan = $3, numbered = $4, dimensions = $5
+      WHERE practice_id = $1 AND id = $2`,
+    values: [head.practiceId, head.id, JSON.stringify(plan), numbered, JSON.stringify(dimensions)],
   });
 
 interface AccountRow {
@@ -110,6 +118,7 @@ interface AccountRow {
   readonly kind: AccountRecord['kind'];
   readonly retired_on: string | null;
   readonly system_use: AccountRecord['systemUse'];
+  readonly settings: AccountRecord['settings'];
 }
 
 const accountOf = (row: AccountRow): Account => ({
@@ -123,6 +132,7 @@ const accountOf = (row: AccountRow): Account => ({
   kind: row.kind,
   retiredOn: row.retired_on,
   systemUse: row.system_use,
+  settings: row.settings,
 });
 
 /** All accounts that stand in a chart, siblings in their order. */
@@ -130,7 +140,7 @@ export const manyAccounts = async (on: Reader, head: ChartHead): Promise<Account
   const rows = await many<AccountRow>(on, {
     text: `
       SELECT id, parent_id, number, name, short_label, guidance, notes, role, kind,
-             retired_on, system_use
+             retired_on, system_use, settings
       FROM account WHERE practice_id = $1 AND chart_id = $2 AND merged_into IS NULL
       ORDER BY parent_id NULLS FIRST, position`,
     values: [head.practiceId, head.id],
@@ -143,7 +153,7 @@ export const manyMerged = async (on: Reader, head: ChartHead): Promise<MergedAcc
   const rows = await many<AccountRow & { readonly merged_into: string }>(on, {
     text: `
       SELECT id, parent_id, number, name, short_label, guidance, notes, role, kind,
-             retired_on, system_use, merged_into
+             retired_on, system_use, settings, merged_into
       FROM account WHERE practice_id = $1 AND chart_id = $2 AND merged_into IS NOT NULL
       ORDER BY id`,
     values: [head.practiceId, head.id],
@@ -163,6 +173,17 @@ export const manyPostedIds = async (on: Reader, head: ChartHead): Promise<string
   return rows.map((row) => row.account_id);
 };
 
+/** Ids of the dimension values that postings of a chart carry. */
+export const manyUsedValues = async (on: Reader, head: ChartHead): Promise<string[]> => {
+  const rows = await many<{ value_id: string }>(on, {
+    text: `
+      SELECT used.value_id FROM dimension_value_use AS used JOIN chart ON chart.id = used.chart_id
+      WHERE chart.practice_id = $1 AND chart.id = $2`,
+    values: [head.practiceId, head.id],
+  });
+  return rows.map((row) => row.value_id);
+};
+
 /** An account with its place, ready to be stored. */
 export interface PlacedRecord extends AccountRecord {
   readonly position: number;
@@ -172,7 +193,7 @@ export interface PlacedRecord extends AccountRecord {
 const COLUMNS = `
   id uuid, "parentId" uuid, "position" integer, number text, name text, "shortLabel" text,
   guidance text, notes text, role text, kind text, "retiredOn" date, "systemUse" text,
-  "mergedInto" uuid`;
+  settings jsonb, "mergedInto" uuid`;
 
 /** Adds accounts. An id that is taken, in whichever chart, breaks the primary key. */
 export const insertAccounts = (
@@ -184,9 +205,9 @@ export const insertAccounts = (
     text: `
       INSERT INTO account (practice_id, chart_id, id, parent_id, position, number, name,
                            short_label, guidance, notes, role, kind, retired_on, system_use,
-                           merged_into)
+                           settings, merged_into)
       SELECT $1, $2, id, "parentId", "position", number, name, "shortLabel", guidance, notes,
-             role, kind, "retiredOn", "systemUse", "mergedInto"
+             role, kind, "retiredOn", "systemUse", settings, "mergedInto"
       FROM jsonb_to_recordset($3::jsonb) AS added (${COLUMNS})`,
     values: [head.practiceId, head.id, JSON.stringify(records)],
   });
@@ -204,7 +225,7 @@ export const updateAccounts = (
         name = changed.name, short_label = changed."shortLabel", guidance = changed.guidance,
         notes = changed.notes, role = changed.role, kind = changed.kind,
         retired_on = changed."retiredOn", system_use = changed."systemUse",
-        merged_into = changed."mergedInto"
+        settings = changed.settings, merged_into = changed."mergedInto"
       FROM jsonb_to_recordset($3::jsonb) AS changed (${COLUMNS})
       WHERE account.practice_id = $1 AND account.chart_id = $2 AND account.id = changed.id`,
     values: [head.practiceId, head.id, JSON.stringify(records)],

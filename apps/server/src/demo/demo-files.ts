@@ -1,9 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { INDUSTRY_CODES, KIND_CODES, LEGAL_FORMS } from '@iunctus/core';
+import { ENTRY_SOURCES, INDUSTRY_CODES, KIND_CODES, LEGAL_FORMS } from '@iunctus/core';
 import { parse } from 'csv-parse/sync';
 import * as v from 'valibot';
-import { ENTRY_SOURCES } from '../entries/entries.queries';
 
 const Practice = v.strictObject({
   id: v.pipe(v.string(), v.uuid()),
@@ -44,6 +43,7 @@ const EntryRow = v.strictObject({
   account: v.string(),
   debit: v.string(),
   credit: v.string(),
+  market: v.string(),
 });
 export type DemoLine = v.InferOutput<typeof EntryRow>;
 
@@ -56,6 +56,7 @@ const Gesture = v.union([
     value: v.string(),
   }),
   v.strictObject({ add: v.string(), under: v.string(), guidance: v.string() }),
+  v.strictObject({ dimension: v.string(), values: v.array(v.string()), askedOf: v.string() }),
 ]);
 export type DemoGesture = v.InferOutput<typeof Gesture>;
 

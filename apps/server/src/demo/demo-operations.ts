@@ -5,12 +5,14 @@ import {
   idByNumber,
   parseAmount,
   planChild,
+  plainAccount,
   planMoveUnder,
   type Account,
   type Chart,
+  type DimensionValues,
   type Operation,
 } from '@iunctus/core';
-import type { Entry } from '../entries/entries.queries';
+import type { Entry, EntryLine } from '../entries/entries.queries';
 import type { DemoAccount, DemoGesture, DemoLine } from './demo-files';
 
 const idOf = (chart: Chart, number: string): string => {
@@ -19,18 +21,11 @@ const idOf = (chart: Chart, number: string): string => {
   return id;
 };
 
-const accountOf = (row: DemoAccount): Account => ({
-  id: randomUUID(),
-  number: row.number,
-  name: row.name,
-  shortLabel: '',
-  guidance: row.guidance,
-  notes: '',
-  role: row.role,
-  kind: row.kind,
-  retiredOn: null,
-  systemUse: row.system === '' ? null : row.system,
-});
+const accountOf = ({ number, name, kind, role, guidance, system }: DemoAccount): Account =>
+  plainAccount(
+    { id: randomUUID(), number, name, kind },
+    { role, guidance, systemUse: system === '' ? null : system },
+  );
 
 /** The operations that make a chart from its rows, parents first. */
 export const operationsOf = (rows: readonly DemoAccount[]): readonly Operation[] => {
@@ -49,24 +44,35 @@ export const operationsOf = (rows: readonly DemoAccount[]): readonly Operation[]
 const additionOf = (chart: Chart, gesture: Extract<DemoGesture, { add: string }>): Operation => {
   const plan = planChild(chart, idOf(chart, gesture.under));
   if (plan === null || !plan.number.ok) throw new Error(`no room for ${gesture.add}`);
-  const account: Account = {
-    id: randomUUID(),
-    number: plan.number.number,
-    name: gesture.add,
-    shortLabel: '',
-    guidance: gesture.guidance,
-    notes: '',
-    role: plan.role,
-    kind: plan.kind,
-    retiredOn: null,
-    systemUse: null,
-  };
+  const account = plainAccount(
+    { id: randomUUID(), number: plan.number.number, name: gesture.add, kind: plan.kind },
+    { guidance: gesture.guidance, role: plan.role },
+  );
   return { type: 'addAccount', account, parentId: plan.parentId, afterId: plan.afterId };
+};
+
+/** A new dimension, and an account whose postings are to carry it. */
+const dimensionOf = (
+  chart: Chart,
+  { dimension: name, values, askedOf }: Extract<DemoGesture, { dimension: string }>,
+): readonly Operation[] => {
+  const id = randomUUID();
+  const dimension = { id, name, values: values.map((one) => ({ id: randomUUID(), name: one })) };
+  return [
+    { type: 'setDimension', id, dimension, afterId: null },
+    {
+      type: 'changeSetting',
+      id: idOf(chart, askedOf),
+      setting: 'dimensions',
+      value: [{ dimensionId: id, valueId: null, demanded: true }],
+    },
+  ];
 };
 
 /** The operations of one gesture, as the bench would make them. */
 export const gestureOperations = (chart: Chart, gesture: DemoGesture): readonly Operation[] => {
   if ('add' in gesture) return [additionOf(chart, gesture)];
+  if ('dimension' in gesture) return dimensionOf(chart, gesture);
   const id = idOf(chart, gesture.account);
   if ('field' in gesture)
     return [{ type: 'editField', id, field: gesture.field, value: gesture.value }];
@@ -105,17 +111,25 @@ const cents = (text: string, currency: string): number => {
   return amount;
 };
 
+/** The value of that name, in whichever dimension has it; none for an empty name. */
+const carried = (chart: Chart, name: string): DimensionValues => {
+  if (name === '') return {};
+  for (const { id, values } of chart.settings.dimensions)
+    for (const value of values) if (value.name === name) return { [id]: value.id };
+  throw new Error(`the demo has no dimension value ${name}`);
+};
+
 /** The entries that a file's lines make up; lines of one entry share its number. */
 export const entriesOf = (
   chart: Chart,
   lines: readonly DemoLine[],
   currency: string,
 ): readonly Entry[] => {
-  const entries = new Map<string, Entry & { lines: { accountId: string; amount: number }[] }>();
-  for (const { entry, date, source, comment, account, debit, credit } of lines) {
+  const entries = new Map<string, Entry & { lines: EntryLine[] }>();
+  for (const { entry, date, source, comment, account, debit, credit, market } of lines) {
     const own = entries.get(entry) ?? { id: randomUUID(), date, source, comment, lines: [] };
     const amount = cents(debit, currency) - cents(credit, currency);
-    own.lines.push({ accountId: idOf(chart, account), amount });
+    own.lines.push({ accountId: idOf(chart, account), amount, values: carried(chart, market) });
     entries.set(entry, own);
   }
   return [...entries.values()];

@@ -32,6 +32,8 @@ export const deletePractice = async (on: Transaction, practiceId: string): Promi
   const charts = 'SELECT id FROM chart WHERE practice_id = $1';
   await on.query('ALTER TABLE entry_line DISABLE TRIGGER entry_line_immutable');
   for (const text of [
+    `DELETE FROM dimension_value_use WHERE chart_id IN (${charts})`,
+    'DELETE FROM account_split WHERE practice_id = $1',
     `DELETE FROM account_month_total WHERE chart_id IN (${charts})`,
     `DELETE FROM entry_line WHERE chart_id IN (${charts})`,
     'DELETE FROM entry WHERE practice_id = $1',

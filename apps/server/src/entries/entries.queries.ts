@@ -1,18 +1,7 @@
+import type { DimensionValues, EntrySource } from '@iunctus/core';
 import type { ChartHead } from '../charts/charts.queries';
 import { change } from '../database/query';
 import type { Transaction } from '../database/transaction';
-
-/** Where an entry comes from. */
-export const ENTRY_SOURCES = [
-  'opening',
-  'sales',
-  'purchases',
-  'bank',
-  'payroll',
-  'adjustment',
-  'journal',
-] as const;
-export type EntrySource = (typeof ENTRY_SOURCES)[number];
 
 /** A journal entry. Amounts are debit-positive minor units and sum to zero. */
 export interface Entry {
@@ -20,7 +9,14 @@ export interface Entry {
   readonly date: string;
   readonly source: EntrySource;
   readonly comment: string;
-  readonly lines: readonly { readonly accountId: string; readonly amount: number }[];
+  readonly lines: readonly EntryLine[];
+}
+
+/** One line of an entry; `values` are its dimension values, none when left out. */
+export interface EntryLine {
+  readonly accountId: string;
+  readonly amount: number;
+  readonly values?: DimensionValues;
 }
 
 /** Posts entries. The database refuses what does not balance, or stands on a heading or a retired account. */
@@ -38,14 +34,19 @@ export const postEntries = async (
     values: [head.practiceId, head.id, JSON.stringify(heads)],
   });
   const lines = entries.flatMap((entry) =>
-    entry.lines.map((line, index) => ({ ...line, entryId: entry.id, lineNumber: index + 1 })),
+    entry.lines.map((line, index) => ({
+      values: {},
+      ...line,
+      entryId: entry.id,
+      lineNumber: index + 1,
+    })),
   );
   await change(on, {
     text: `
-      INSERT INTO entry_line (chart_id, entry_id, line_number, account_id, amount)
-      SELECT $1, "entryId", "lineNumber", "accountId", amount
+      INSERT INTO entry_line (chart_id, entry_id, line_number, account_id, amount, dimension_values)
+      SELECT $1, "entryId", "lineNumber", "accountId", amount, "values"
       FROM jsonb_to_recordset($2::jsonb)
-        AS added ("entryId" uuid, "lineNumber" integer, "accountId" uuid, amount bigint)`,
+        AS added ("entryId" uuid, "lineNumber" integer, "accountId" uuid, amount bigint, "values" jsonb)`,
     values: [head.id, JSON.stringify(lines)],
   });
 };

@@ -15,6 +15,7 @@ import {
   manyFormer,
   manyMerged,
   manyPostedIds,
+  manyUsedValues,
   maybeChart,
   type ChartHead,
 } from '../charts/charts.queries';
@@ -22,6 +23,7 @@ import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
 import { manyLandedSince } from '../revisions/revisions.queries';
+import { manySplits } from '../splits/splits.queries';
 import { maybeProposal, storeProposal } from './proposals.queries';
 
 const NONE: ProposalAnswer = { version: 0, baseRevision: 0, steps: [], conflicts: [] };
@@ -51,6 +53,8 @@ const benchChart = async (on: Reader, head: ChartHead, userId: string): Promise<
     settings: head.settings,
     accounts: await manyAccounts(on, head),
     merged: await manyMerged(on, head),
+    splits: await manySplits(on, head),
+    usedValues: await manyUsedValues(on, head),
     posted: await manyPostedIds(on, head),
     former: await manyFormer(on, head),
     proposal: await currentProposal(on, head, userId),

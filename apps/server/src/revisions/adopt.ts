@@ -7,6 +7,7 @@ import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
 import { deleteProposal } from '../proposals/proposals.queries';
+import { storeSplits } from '../splits/split-postings';
 import { insertRevision, manyLandedSince } from './revisions.queries';
 
 const stepsThatFit = async (
@@ -32,13 +33,12 @@ const land = async (
   steps: readonly ProposalStep[],
 ): Promise<readonly Landed[]> => {
   const before = await loadChart(on, head);
-  const outcome = applyAll(
-    before,
-    steps.flatMap(({ operations }) => operations),
-  );
+  const operations = steps.flatMap((step) => step.operations);
+  const outcome = applyAll(before, operations);
   if (!outcome.ok) return problem({ code: 'refused', refusal: outcome.refusal });
   const charts = { before, after: outcome.chart };
   await storeChart(on, head, charts);
+  await storeSplits(on, head, charts, operations);
   await storeFormer(on, head, charts);
   return outcome.landed;
 };

@@ -6,6 +6,7 @@ import {
   mergedAccounts,
   recordsOf,
   replay,
+  splitsOf,
   type Chart,
   type ChartSettings,
   type Landed,
@@ -64,12 +65,13 @@ const stepsBack = (
   };
 };
 
-/** The settings with which a chart began: those before its first change of plan. */
+/** The settings with which a chart began: the plan before its first change, and no dimensions. */
 const firstSettings = (head: ChartHead, all: readonly Landed[]): ChartSettings => {
   const change = all.find(({ operation }) => operation.type === 'setPlan');
-  if (change?.inverse.type !== 'setPlan') return head.settings;
+  const settings = { ...head.settings, dimensions: [] };
+  if (change?.inverse.type !== 'setPlan') return settings;
   const { plan, numbered } = change.inverse;
-  return { ...head.settings, plan, numbered };
+  return { ...settings, plan, numbered };
 };
 
 /** A chart as it was at a revision, 0 before the first: everything that landed up to it, once more. */
@@ -91,6 +93,7 @@ export const chartAt = async (
     settings: outcome.chart.settings,
     accounts: [...recordsOf(outcome.chart)],
     merged: [...mergedAccounts(outcome.chart)],
+    splits: [...splitsOf(outcome.chart)],
   };
 };
 

@@ -9,6 +9,7 @@ import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
 import * as benchEffects from './bench/state/bench.effects';
+import * as splitEffects from './bench/state/split.effects';
 import { benchFeature } from './bench/state/bench.feature';
 import * as clientsEffects from './clients/state/clients.effects';
 import { clientsFeature } from './clients/state/clients.feature';
@@ -45,7 +46,7 @@ export const APP_CONFIG: ApplicationConfig = {
     provideState(clientsFeature),
     provideState(benchFeature),
     provideState(historyFeature),
-    provideEffects(sessionEffects, clientsEffects, benchEffects, historyEffects),
+    provideEffects(sessionEffects, clientsEffects, benchEffects, splitEffects, historyEffects),
     providePrimeNG({
       theme: {
         preset: IUNCTUS_PRESET,

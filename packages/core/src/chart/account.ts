@@ -1,5 +1,6 @@
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
+import type { AccountSettings } from '../settings/account-settings';
 
 /** The identity of an account; it outlives every number and name. */
 export type AccountId = string;
@@ -26,7 +27,27 @@ export interface Account {
   /** The day from which nothing new is posted; `null` while the account is open. */
   readonly retiredOn: CalendarDate | null;
   readonly systemUse: SystemUse | null;
+  readonly settings: AccountSettings;
 }
+
+/** An open posting account without texts, its settings those of its kind; `more` says what is otherwise. */
+export const plainAccount = (
+  { id, number, name, kind }: Pick<Account, 'id' | 'number' | 'name' | 'kind'>,
+  more: Partial<Account> = {},
+): Account => ({
+  id,
+  number,
+  name,
+  shortLabel: '',
+  guidance: '',
+  notes: '',
+  role: 'posting',
+  kind,
+  retiredOn: null,
+  systemUse: null,
+  settings: {},
+  ...more,
+});
 
 /** An account with the parent it stands under, as stored and sent. */
 export interface AccountRecord extends Account {

@@ -7,22 +7,25 @@ import {
   type ChartNode,
   type ChartSettings,
   type MergedAccount,
+  type Split,
 } from './chart';
-import { absorbedBy } from './edit';
+import { countedWith } from './edit';
 
 /** A chart without accounts. */
-export const emptyChart = (
-  settings: ChartSettings = USUAL_SETTINGS,
-  posted: ReadonlySet<AccountId> = new Set(),
-): Chart => ({
+export const emptyChart = (settings: ChartSettings = USUAL_SETTINGS): Chart => ({
   settings,
   roots: [],
   parents: emptyMap(),
   numbers: emptyMap(),
   names: emptyMap(),
   merged: emptyMap(),
-  posted,
+  splits: emptyMap(),
+  posted: new Set(),
+  usedValues: new Set(),
 });
+
+type Counted = Pick<ChartNode, 'absorbed' | 'splits'>;
+const NOTHING_ELSE: Counted = { absorbed: [], splits: [] };
 
 const byParent = (records: readonly AccountRecord[]): Map<AccountId, AccountRecord[]> => {
   const groups = new Map<AccountId, AccountRecord[]>();
@@ -37,16 +40,35 @@ const byParent = (records: readonly AccountRecord[]): Map<AccountId, AccountReco
 const nodesUnder = (
   parentId: AccountId,
   groups: Map<AccountId, AccountRecord[]>,
-  absorbed: ReadonlyMap<AccountId, readonly AccountId[]>,
+  countedWithId: (id: AccountId) => Counted,
 ): readonly ChartNode[] =>
   (groups.get(parentId) ?? []).map(({ parentId: _parent, ...account }) => ({
     account,
-    children: nodesUnder(account.id, groups, absorbed),
-    absorbed: absorbed.get(account.id) ?? [],
+    children: nodesUnder(account.id, groups, countedWithId),
+    ...countedWithId(account.id),
   }));
 
-const absorbedByAll = (merged: Chart['merged']): ReadonlyMap<AccountId, readonly AccountId[]> =>
-  new Map(entriesOf(merged).map(([, { into }]) => [into, absorbedBy(merged, into)]));
+/** What counts with each account; those that no merge or split concerns are told at once. */
+const countedWithAll = (
+  standing: Pick<Chart, 'merged' | 'splits'>,
+): ((id: AccountId) => Counted) => {
+  const concerned = new Set([
+    ...entriesOf(standing.merged).flatMap(([id, { into }]) => [id, into]),
+    ...entriesOf(standing.splits).flatMap(([, { from, into }]) => [from, into]),
+  ]);
+  return (id) => (concerned.has(id) ? countedWith(standing, id) : NOTHING_ELSE);
+};
+
+/** What a chart has besides its accounts. */
+export interface ChartParts {
+  readonly settings: ChartSettings;
+  /** Ids of the accounts that have postings. */
+  readonly posted: Iterable<AccountId>;
+  readonly merged: readonly MergedAccount[];
+  readonly splits: readonly Split[];
+  /** Ids of the dimension values that postings carry. */
+  readonly usedValues: Iterable<string>;
+}
 
 /**
  * A chart from its stored accounts; siblings keep the order in which they come.
@@ -54,22 +76,24 @@ const absorbedByAll = (merged: Chart['merged']): ReadonlyMap<AccountId, readonly
  */
 export const chartFrom = (
   records: readonly AccountRecord[],
-  settings: ChartSettings = USUAL_SETTINGS,
-  posted: ReadonlySet<AccountId> = new Set(),
-  mergedAccounts: readonly MergedAccount[] = [],
+  parts: Partial<ChartParts> = {},
 ): Chart => {
-  const merged = mapOf(mergedAccounts.map((one) => [one.account.id, one] as const));
+  const settings = parts.settings ?? USUAL_SETTINGS;
+  const merged = mapOf((parts.merged ?? []).map((one) => [one.account.id, one] as const));
+  const splits = mapOf((parts.splits ?? []).map((one) => [one.id, one] as const));
   const numbered = records.flatMap(({ number, id }) =>
     number === null ? [] : [[number, id] as const],
   );
   const named = settings.uniqueNames === 'chart' ? records : [];
   return {
     settings,
-    posted,
+    posted: new Set(parts.posted ?? []),
+    usedValues: new Set(parts.usedValues ?? []),
     merged,
+    splits,
     parents: mapOf(records.map(({ id, parentId }) => [id, parentId ?? ''])),
     numbers: mapOf(numbered),
     names: mapOf(named.map(({ name, id }) => [nameKey(name), id])),
-    roots: nodesUnder('', byParent(records), absorbedByAll(merged)),
+    roots: nodesUnder('', byParent(records), countedWithAll({ merged, splits })),
   };
 };

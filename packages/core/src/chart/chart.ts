@@ -1,5 +1,7 @@
 import { usualPlan, type NumberPlan } from '../numbering/plan';
 import type { PersistentMap } from '../collections/persistent-map';
+import type { Dimension } from '../dimensions/dimension';
+import type { PostingChoice } from '../ledger/choice';
 import type { Account, AccountId } from './account';
 
 /** An account in its place: the accounts below it follow in order. Never changed in place. */
@@ -8,6 +10,25 @@ export interface ChartNode {
   readonly children: readonly ChartNode[];
   /** Accounts that were merged into this one, directly or by way of others; their postings count here. */
   readonly absorbed: readonly AccountId[];
+  /** The splits that take postings out of this account or those merged into it, or bring some in. */
+  readonly splits: readonly SplitShare[];
+}
+
+/** The identity of a split; what its postings come to is known in the ledger by it. */
+export type SplitId = string;
+
+/** What a split means for one account: -1 where its postings leave, 1 where they count instead. */
+export interface SplitShare {
+  readonly id: SplitId;
+  readonly sign: 1 | -1;
+}
+
+/** Some postings of an account that count with another. The entries stay as they were posted. */
+export interface Split {
+  readonly id: SplitId;
+  readonly from: AccountId;
+  readonly into: AccountId;
+  readonly choice: PostingChoice;
 }
 
 /** An account that was merged: it is out of the tree, and points at what it was merged into. */
@@ -24,6 +45,8 @@ export interface ChartSettings {
   readonly numbered: boolean;
   /** Whether a name may stand twice under different parents. */
   readonly uniqueNames: 'chart' | 'siblings';
+  /** By what postings are told apart besides their account. */
+  readonly dimensions: readonly Dimension[];
 }
 
 /** The settings that a new chart begins with. */
@@ -31,6 +54,7 @@ export const USUAL_SETTINGS: ChartSettings = {
   plan: usualPlan(4),
   numbered: true,
   uniqueNames: 'chart',
+  dimensions: [],
 };
 
 /**
@@ -48,8 +72,12 @@ export interface Chart {
   readonly names: PersistentMap<AccountId>;
   /** Merged accounts by id. */
   readonly merged: PersistentMap<MergedAccount>;
+  /** Splits by id. */
+  readonly splits: PersistentMap<Split>;
   /** Accounts that have postings or an opening balance. */
   readonly posted: ReadonlySet<AccountId>;
+  /** Dimension values that postings carry. */
+  readonly usedValues: ReadonlySet<string>;
 }
 
 /** How names compare: without regard to case, width of characters, or white space. */

@@ -1,3 +1,5 @@
+import type { SettingName } from '../settings/account-settings';
+import { SETTING_NAMES } from '../settings/rules';
 import type { Account, AccountId } from './account';
 import type { Chart } from './chart';
 import {
@@ -22,6 +24,10 @@ export interface Former {
   readonly place?: true;
   /** Guidance, notes or short label differ. */
   readonly texts?: true;
+  /** The settings that differ. */
+  readonly settings?: readonly SettingName[];
+  /** Postings that splits took from it or brought to it meanwhile, or no more. */
+  readonly splits?: true;
   /** Accounts that were merged into it meanwhile. */
   readonly absorbed?: readonly AccountId[];
 }
@@ -56,6 +62,20 @@ const newlyAbsorbed = (before: Chart, after: Chart, id: AccountId): Former => {
   return fresh.length === 0 ? {} : { absorbed: fresh };
 };
 
+const formerSettings = ({ settings: was }: Account, { settings: now }: Account): Former => {
+  if (was === now) return {};
+  const names = SETTING_NAMES.filter(
+    (name) => JSON.stringify(was[name]) !== JSON.stringify(now[name]),
+  );
+  return names.length === 0 ? {} : { settings: names };
+};
+
+const formerSplits = (before: Chart, after: Chart, id: AccountId): Former => {
+  const key = (chart: Chart): string =>
+    (nodeOf(chart, id)?.splits ?? []).map((share) => `${share.id}${share.sign}`).join();
+  return key(before) === key(after) ? {} : { splits: true };
+};
+
 /** How an account of `after` differs from what it was in `before`; `null` when it does not. */
 export const changeOf = (before: Chart, after: Chart, id: AccountId): AccountChange | null => {
   const now = accountOf(after, id);
@@ -66,6 +86,8 @@ export const changeOf = (before: Chart, after: Chart, id: AccountId): AccountCha
     ...formerFields(was, now),
     ...formerPlace(before, after, id),
     ...newlyAbsorbed(before, after, id),
+    ...formerSettings(was, now),
+    ...formerSplits(before, after, id),
   };
   return Object.keys(former).length === 0 ? null : { type: 'changed', was: former };
 };

@@ -6,8 +6,8 @@ import {
   type PersistentMap,
 } from '../collections/persistent-map';
 import type { Account, AccountId } from './account';
-import { nameKey, type Chart, type ChartNode } from './chart';
-import { accountOf, parentIdOf, pathTo } from './queries';
+import { nameKey, type Chart, type ChartNode, type Split, type SplitShare } from './chart';
+import { accountOf, parentIdOf, pathTo, standsFor } from './queries';
 
 /** Where an account stands: under `parentId` (`null` for a main account), right after `afterId` (`null` when first). */
 export interface Place {
@@ -133,19 +133,52 @@ export const absorbedBy = (merged: Chart['merged'], id: AccountId): readonly Acc
   return direct.flatMap(([one]) => [one, ...absorbedBy(merged, one)]).sort();
 };
 
-/** An account without sub-accounts, with what was merged into it before. */
-export const leaf = (account: Account, { merged }: Pick<Chart, 'merged'>): ChartNode => ({
+/** What decides where postings count. */
+type Standing = Pick<Chart, 'merged' | 'splits'>;
+
+/** What counts with an account: what was merged into it, and what splits take from or bring to either. */
+export const countedWith = (
+  { merged, splits }: Standing,
+  id: AccountId,
+): Pick<ChartNode, 'absorbed' | 'splits'> => {
+  const absorbed = absorbedBy(merged, id);
+  const own = new Set([id, ...absorbed]);
+  const shares = entriesOf(splits).flatMap(([splitId, { from, into }]): SplitShare[] => [
+    ...(own.has(from) ? [{ id: splitId, sign: -1 } as const] : []),
+    ...(own.has(into) ? [{ id: splitId, sign: 1 } as const] : []),
+  ]);
+  return { absorbed, splits: shares.sort((a, b) => a.id.localeCompare(b.id) || a.sign - b.sign) };
+};
+
+/** An account without sub-accounts, with what counts with it. */
+export const leaf = (account: Account, standing: Standing): ChartNode => ({
   account,
   children: [],
-  absorbed: absorbedBy(merged, account.id),
+  ...countedWith(standing, account.id),
 });
 
 const recount = (chart: Chart, id: AccountId): Chart =>
   editChildren(chart, parentIdOf(chart, id), (siblings) =>
     siblings.map((node) =>
-      node.account.id === id ? { ...node, absorbed: absorbedBy(chart.merged, id) } : node,
+      node.account.id === id ? { ...node, ...countedWith(chart, id) } : node,
     ),
   );
+
+const recountStanding = (chart: Chart, ids: readonly AccountId[]): Chart => {
+  const standing = new Set(ids.flatMap((id) => standsFor(chart, id) ?? []));
+  return [...standing].reduce(recount, chart);
+};
+
+/** Lets a split's postings count where it says. */
+export const putSplit = (chart: Chart, split: Split): Chart =>
+  recountStanding({ ...chart, splits: setIn(chart.splits, split.id, split) }, [
+    split.from,
+    split.into,
+  ]);
+
+/** Lets a split's postings count where they did before. */
+export const removeSplit = (chart: Chart, split: Split): Chart =>
+  recountStanding({ ...chart, splits: removeIn(chart.splits, split.id) }, [split.from, split.into]);
 
 /** Points an account that left the tree at the one into which it is merged. */
 export const absorbInto = (chart: Chart, account: Account, into: AccountId): Chart =>

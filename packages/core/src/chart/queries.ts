@@ -1,6 +1,6 @@
 import { entriesOf, getIn, hasIn } from '../collections/persistent-map';
 import type { Account, AccountId, AccountRecord } from './account';
-import { nameKey, type Chart, type ChartNode, type MergedAccount } from './chart';
+import { nameKey, type Chart, type ChartNode, type MergedAccount, type Split } from './chart';
 
 /** Whether the chart has the account. */
 export const hasAccount = (chart: Chart, id: AccountId): boolean => hasIn(chart.parents, id);
@@ -24,9 +24,13 @@ export const knownAccount = (chart: Chart, id: AccountId): Account | undefined =
 export const mergedAccounts = (chart: Chart): readonly MergedAccount[] =>
   entriesOf(chart.merged).map(([, merged]) => merged);
 
-/** Whether an account, or one that was merged into it, has postings. */
-export const hasPostings = (chart: Chart, { account, absorbed }: ChartNode): boolean =>
-  chart.posted.has(account.id) || absorbed.some((id) => chart.posted.has(id));
+/** All splits. */
+export const splitsOf = (chart: Chart): readonly Split[] =>
+  entriesOf(chart.splits).map(([, split]) => split);
+
+/** Whether an account, or one that was merged into it, has postings, or a split takes some from it or brings some to it. */
+export const hasPostings = (chart: Chart, { account, absorbed, splits }: ChartNode): boolean =>
+  chart.posted.has(account.id) || absorbed.some((id) => chart.posted.has(id)) || splits.length > 0;
 
 /** How many accounts the chart has. */
 export const accountCount = (chart: Chart): number => chart.parents.size;

@@ -99,7 +99,7 @@ describe('renumbering with the fewest changes', () => {
   it('gives a number to an account that has none', () => {
     const chart = chartFrom(
       [anAccount('1010', 'Bank'), { ...anAccount('x', 'Till', { kind: 'bank' }), number: null }],
-      { ...USUAL_SETTINGS, numbered: false },
+      { settings: { ...USUAL_SETTINGS, numbered: false } },
     );
     expect(told(fewest(chart))).toEqual(['null → 1020 (noNumber)']);
   });
@@ -330,7 +330,7 @@ const tinyChart = fc
       if (under === null) parent = { id, kind };
       return [record];
     });
-    return chartFrom(records, { ...USUAL_SETTINGS, plan: TINY });
+    return chartFrom(records, { settings: { ...USUAL_SETTINGS, plan: TINY } });
   });
 
 /** The most numbers that can stand, by trying every number for every account. */
@@ -345,7 +345,7 @@ const mostKept = (chart: Chart, plan: NumberPlan): number => {
     if (record === undefined) {
       const numbered = chartFrom(
         records.map((one) => ({ ...one, number: given.get(one.id) ?? null })),
-        chart.settings,
+        { settings: chart.settings },
       );
       if (fitsPlan(numbered, plan)) best = kept;
       return;

@@ -2,6 +2,7 @@ import type { Chart } from '../chart/chart';
 import { addAccount } from './add-account';
 import { changeKind } from './change-kind';
 import { changeRole } from './change-role';
+import { changeSetting } from './change-setting';
 import { deleteAccount } from './delete-account';
 import { editField } from './edit-field';
 import { merge, unmerge } from './merge';
@@ -12,7 +13,9 @@ import { renumberMany } from './renumber-many';
 import type { Refusal } from './refusal';
 import { restore, retire } from './retire';
 import type { Landed, Outcome, Rebased } from './rules';
+import { setDimension } from './set-dimension';
 import { setPlan } from './set-plan';
+import { split, unsplit } from './split';
 
 /** The chart after one operation, or a typed refusal. Never throws over data. */
 export const apply = (chart: Chart, operation: Operation): Outcome => {
@@ -39,6 +42,14 @@ export const apply = (chart: Chart, operation: Operation): Outcome => {
       return merge.apply(chart, operation);
     case 'unmerge':
       return unmerge.apply(chart, operation);
+    case 'split':
+      return split.apply(chart, operation);
+    case 'unsplit':
+      return unsplit.apply(chart, operation);
+    case 'changeSetting':
+      return changeSetting.apply(chart, operation);
+    case 'setDimension':
+      return setDimension.apply(chart, operation);
     case 'retire':
       return retire.apply(chart, operation);
     case 'restore':
@@ -73,6 +84,14 @@ export const invert = (operation: Operation, before: Chart): Operation => {
       return merge.invert(operation, before);
     case 'unmerge':
       return unmerge.invert(operation, before);
+    case 'split':
+      return split.invert(operation, before);
+    case 'unsplit':
+      return unsplit.invert(operation, before);
+    case 'changeSetting':
+      return changeSetting.invert(operation, before);
+    case 'setDimension':
+      return setDimension.invert(operation, before);
     case 'retire':
       return retire.invert(operation, before);
     case 'restore':
@@ -107,6 +126,14 @@ export const rebase = (operation: Operation, landed: Landed): Rebased => {
       return merge.rebase(operation, landed);
     case 'unmerge':
       return unmerge.rebase(operation, landed);
+    case 'split':
+      return split.rebase(operation, landed);
+    case 'unsplit':
+      return unsplit.rebase(operation, landed);
+    case 'changeSetting':
+      return changeSetting.rebase(operation, landed);
+    case 'setDimension':
+      return setDimension.rebase(operation, landed);
     case 'retire':
       return retire.rebase(operation, landed);
     case 'restore':

@@ -5,7 +5,7 @@ import { keep } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';
 
 /** Removes an account that was never posted to.
- *  Refuses: accountMissing, systemAccount, hasChildren, hasMerged, hasPostings. */
+ *  Refuses: accountMissing, systemAccount, hasChildren, hasMerged, hasSplits, hasPostings. */
 export const deleteAccount: Rules<DeleteAccount> = {
   apply(chart, { id }) {
     const node = nodeOf(chart, id);
@@ -13,6 +13,7 @@ export const deleteAccount: Rules<DeleteAccount> = {
     if (node.account.systemUse !== null) return refused({ code: 'systemAccount', accountId: id });
     if (node.children.length > 0) return refused({ code: 'hasChildren', accountId: id });
     if (node.absorbed.length > 0) return refused({ code: 'hasMerged', accountId: id });
+    if (node.splits.length > 0) return refused({ code: 'hasSplits', accountId: id });
     if (chart.posted.has(id)) return refused({ code: 'hasPostings', accountId: id });
     return accepted(removeLeaf(chart, node.account));
   },

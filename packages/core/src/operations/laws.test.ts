@@ -8,6 +8,7 @@ import {
   mergedAccounts,
   parentIdOf,
   recordsOf,
+  splitsOf,
   standsFor,
 } from '../chart/queries';
 import { elementOf } from '../kinds/kinds';
@@ -26,7 +27,8 @@ import type { Landed } from './rules';
 
 const stateOf = (chart: Chart) => ({
   records: recordsOf(chart),
-  absorbed: [...eachNode(chart.roots)].map(({ absorbed }) => absorbed),
+  counted: [...eachNode(chart.roots)].map(({ absorbed, splits }) => ({ absorbed, splits })),
+  splits: new Map(splitsOf(chart).map((split) => [split.id, split])),
   merged: new Map(
     mergedAccounts(chart).map(({ account, into }) => [account.id, { account, into }]),
   ),
@@ -49,7 +51,15 @@ const expectWhole = (chart: Chart): void => {
       expect(parent.retiredOn !== null && record.retiredOn === null).toBe(false);
     }
   }
-  expectSame(chart, chartFrom(records, chart.settings, chart.posted, mergedAccounts(chart)));
+  expectSame(
+    chart,
+    chartFrom(records, {
+      settings: chart.settings,
+      posted: chart.posted,
+      merged: mergedAccounts(chart),
+      splits: splitsOf(chart),
+    }),
+  );
 };
 
 /** The chart after one operation and then, rebased, another; `null` where both cannot be had. */
@@ -68,7 +78,11 @@ const accountsOf = (chart: Chart) => ({
   merged: mergedAccounts(chart)
     .map(({ account: { id } }) => `${id} ${standsFor(chart, id)}`)
     .sort(),
-  plan: chart.settings,
+  splits: splitsOf(chart)
+    .map(({ id, from, into }) => `${id} ${from} ${into}`)
+    .sort(),
+  plan: chart.settings.plan,
+  dimensions: [...chart.settings.dimensions].sort((a, b) => a.id.localeCompare(b.id)),
 });
 
 describe('the laws of operations', () => {
@@ -150,7 +164,11 @@ describe('the laws of operations', () => {
         fc.array(fc.integer({ min: -1e9, max: 1e9 }), { maxLength: 60 }),
         (bare, recipes, seed) => {
           const { chart, ledger } = balancedLedger(bare, seed);
-          const rollUp = rollUpOver(ledger);
+          const splits = recipes.map(({ a, b, c }, index) => {
+            const amounts = { balance: a - b, change: c, yearChange: b };
+            return [`split-new${index}`, amounts] as const;
+          });
+          const rollUp = rollUpOver(new Map([...ledger, ...splits]));
           for (const { after } of runDraws(chart, recipes, 'new')) {
             const amounts = sectionAmounts(after, rollUp);
             const sum = (...codes: Parameters<typeof amounts.get>[0][]): number =>

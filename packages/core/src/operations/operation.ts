@@ -1,8 +1,11 @@
 import type { Account, AccountId, Role } from '../chart/account';
+import type { Split } from '../chart/chart';
 import type { Place } from '../chart/edit';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
+import type { Dimension } from '../dimensions/dimension';
 import type { NumberPlan } from '../numbering/plan';
+import type { AccountSettings, SettingName } from '../settings/account-settings';
 
 /** Puts a new account in its place. */
 export interface AddAccount extends Place {
@@ -76,6 +79,32 @@ export interface Unmerge extends Place {
   readonly account: Account;
   readonly into: AccountId;
 }
+/** Lets some postings of an account count with another. */
+export interface SplitOff {
+  readonly type: 'split';
+  readonly split: Split;
+}
+/** Takes a split back. */
+export interface Unsplit {
+  readonly type: 'unsplit';
+  readonly split: Split;
+}
+/** Gives one setting of an account a value, or with `null` the usual one of its kind. */
+export type ChangeSetting = {
+  readonly [K in SettingName]: {
+    readonly type: 'changeSetting';
+    readonly id: AccountId;
+    readonly setting: K;
+    readonly value: NonNullable<AccountSettings[K]> | null;
+  };
+}[SettingName];
+/** Adds, changes or removes (`dimension` null) a dimension; a new one goes after `afterId`. */
+export interface SetDimension {
+  readonly type: 'setDimension';
+  readonly id: string;
+  readonly dimension: Dimension | null;
+  readonly afterId: string | null;
+}
 /** Closes an account to new postings from a day on; its history stays. */
 export interface Retire {
   readonly type: 'retire';
@@ -101,6 +130,10 @@ export type Operation =
   | ChangeRole
   | Merge
   | Unmerge
+  | SplitOff
+  | Unsplit
+  | ChangeSetting
+  | SetDimension
   | Retire
   | Restore;
 
@@ -114,7 +147,11 @@ export const subjectsOf = (operation: Operation): readonly AccountId[] => {
     case 'renumberMany':
       return operation.numbers.map(({ id }) => id);
     case 'setPlan':
+    case 'setDimension':
       return [];
+    case 'split':
+    case 'unsplit':
+      return [operation.split.from, operation.split.into];
     case 'merge':
       return [operation.id, operation.into];
     case 'unmerge':

@@ -1,3 +1,4 @@
+import type { SettingName } from '../settings/account-settings';
 import type { AccountId } from '../chart/account';
 
 /** Why an operation is refused; the words are added at the screen. */
@@ -29,7 +30,19 @@ export type RefusalCode =
   | 'mergeIntoRetired'
   | 'kindsDiffer'
   | 'notMerged'
-  | 'hasMerged';
+  | 'hasMerged'
+  | 'hasSplits'
+  | 'splitExists'
+  | 'splitIntoItself'
+  | 'splitFurther'
+  | 'notSplit'
+  | 'choiceWrong'
+  | 'settingNotOffered'
+  | 'settingWrong'
+  | 'dimensionMissing'
+  | 'dimensionWrong'
+  | 'dimensionInUse'
+  | 'valueInUse';
 
 /** The fields that a refusal can point at. */
 export type RefusedField =
@@ -41,13 +54,15 @@ export type RefusedField =
   | 'kind'
   | 'parent'
   | 'role'
-  | 'retiredOn';
+  | 'retiredOn'
+  | 'setting';
 
 /** A refused operation: the rule, the account, the field and value, and the account in the way, if any. */
 export interface Refusal {
   readonly code: RefusalCode;
   readonly accountId: AccountId;
   readonly field?: RefusedField;
+  readonly setting?: SettingName;
   readonly value?: string;
   readonly otherId?: AccountId;
 }

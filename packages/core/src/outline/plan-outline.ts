@@ -1,4 +1,4 @@
-import type { Account, AccountId } from '../chart/account';
+import { plainAccount, type Account, type AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import type { Place } from '../chart/edit';
 import { accountOf, childrenOf, recordsOf } from '../chart/queries';
@@ -149,18 +149,15 @@ class Reader {
   ): Account {
     const system = kind === 'retainedEarnings' && !this.system;
     if (system) this.system = true;
-    return {
-      id: this.request.newId(index),
-      number: entry.number === null ? null : cleanNumber(entry.number),
-      name: entry.name,
-      shortLabel: '',
-      guidance: '',
-      notes: '',
-      role: !system && (entry.heading || hasChildren(this.entries, index)) ? 'heading' : 'posting',
-      kind,
-      retiredOn: null,
-      systemUse: system ? 'retainedEarnings' : null,
-    };
+    const number = entry.number === null ? null : cleanNumber(entry.number);
+    return plainAccount(
+      { id: this.request.newId(index), number, name: entry.name, kind },
+      {
+        role:
+          !system && (entry.heading || hasChildren(this.entries, index)) ? 'heading' : 'posting',
+        systemUse: system ? 'retainedEarnings' : null,
+      },
+    );
   }
 
   /** After the last one that came to the same place; at first, last before any contra there. */

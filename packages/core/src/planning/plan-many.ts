@@ -2,12 +2,11 @@ import type { Account, AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import type { Place } from '../chart/edit';
 import { childrenOf, idByClashingName, nodeOf, parentIdOf, pathTo } from '../chart/queries';
-import { numbersOf } from '../numbering/crosswalk';
-import { makeRoom } from '../numbering/make-room';
-import { suggestNumber } from '../numbering/suggest';
+import { copiedSettings } from '../settings/account-settings';
 import { applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import type { Refusal } from '../operations/refusal';
+import { planAdding } from './adding';
 
 /** Operations for several accounts, or the first refusal: all or none. */
 export type ManyPlan =
@@ -56,31 +55,22 @@ const freeName = (chart: Chart, name: string, parentId: AccountId | null): strin
 const copyOf = (
   chart: Chart,
   { account }: ChartNode,
-  { id, place }: { readonly id: AccountId; readonly place: Place },
-): Account => {
-  const number = suggestNumber(chart, { ...place, kind: account.kind });
-  return {
-    ...account,
-    id,
-    name: freeName(chart, account.name, place.parentId),
-    number: account.number !== null && number.ok ? number.number : null,
-    retiredOn: null,
-    systemUse: null,
-  };
-};
+  { id, parentId }: { readonly id: AccountId; readonly parentId: AccountId | null },
+): Account => ({
+  ...account,
+  id,
+  name: freeName(chart, account.name, parentId),
+  number: null,
+  retiredOn: null,
+  systemUse: null,
+  settings: copiedSettings(account.settings),
+});
 
-/** Adds an account; where no number is left for it, its neighbours give way. */
-const addingWithRoom = (chart: Chart, account: Account, place: Place): readonly Operation[] => {
-  const wants = account.number === null && chart.settings.numbered;
-  const room = wants ? makeRoom(chart, account, place) : null;
-  if (room === null) return [{ type: 'addAccount', account, ...place }];
-  return [
-    ...(room.rows.length === 0
-      ? []
-      : [{ type: 'renumberMany', numbers: numbersOf(room.rows) } satisfies Operation]),
-    { type: 'addAccount', account: { ...account, number: room.number }, ...place },
-  ];
-};
+const unnumbered = (account: Account, place: Place): Operation => ({
+  type: 'addAccount',
+  account,
+  ...place,
+});
 
 /**
  * The operations that copy an account, and all below it, right after itself: under free names,
@@ -91,8 +81,11 @@ export const planDuplicate = (chart: Chart, id: AccountId, newId: () => AccountI
   const operations: Operation[] = [];
   let current = chart;
   const copy = (node: ChartNode, place: Place): Refusal | null => {
-    const account = copyOf(current, node, { id: newId(), place });
-    const own = addingWithRoom(current, account, place);
+    const account = copyOf(current, node, { id: newId(), parentId: place.parentId });
+    const own =
+      node.account.number === null
+        ? [unnumbered(account, place)]
+        : planAdding(current, account, place);
     const outcome = applyAll(current, own);
     if (!outcome.ok) return outcome.refusal;
     current = outcome.chart;

@@ -1,4 +1,4 @@
-import type { Account, AccountId } from '../chart/account';
+import { plainAccount, type Account, type AccountId } from '../chart/account';
 import { isContra, type KindCode } from '../kinds/kinds';
 import type { AddAccount } from '../operations/operation';
 import { INDUSTRIES, type IndustryCode } from './industries';
@@ -100,18 +100,11 @@ export const composeStartingChart = (choice: StartingChoice): readonly StartingG
   });
 };
 
-const accountFrom = (line: StartingLine, id: AccountId, role: Account['role']): Account => ({
-  id,
-  number: line.number,
-  name: line.name,
-  shortLabel: '',
-  guidance: line.guidance,
-  notes: '',
-  role,
-  kind: line.kind,
-  retiredOn: null,
-  systemUse: line.systemUse,
-});
+const accountFrom = (line: StartingLine, id: AccountId, role: Account['role']): Account =>
+  plainAccount(
+    { id, number: line.number, name: line.name, kind: line.kind },
+    { role, guidance: line.guidance, systemUse: line.systemUse },
+  );
 
 /** The operations that make a starting chart, headings before their accounts. `newId` gives a fresh id at each call. */
 export const startingOperations = (

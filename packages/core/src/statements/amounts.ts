@@ -1,5 +1,5 @@
 import type { AccountId } from '../chart/account';
-import type { Chart, ChartNode } from '../chart/chart';
+import type { Chart, ChartNode, SplitId } from '../chart/chart';
 import { KINDS, sectionOf, statementOf, type KindCode } from '../kinds/kinds';
 import type { SectionCode } from '../kinds/caption';
 import { add, negate, subtract, type Minor } from '../money/minor';
@@ -15,8 +15,8 @@ export interface AccountAmounts {
   readonly yearChange: Minor;
 }
 
-/** The amounts of all accounts that have any. */
-export type Ledger = ReadonlyMap<AccountId, AccountAmounts>;
+/** The amounts of what was posted to each account, and of the postings of each split, where there are any. */
+export type Ledger = ReadonlyMap<AccountId | SplitId, AccountAmounts>;
 
 const NONE: AccountAmounts = { balance: 0, change: 0, yearChange: 0 };
 
@@ -89,23 +89,30 @@ const ownResults = (kind: KindCode, { balance, yearChange }: AccountAmounts): Re
     ? { thisYear: negate(yearChange), earlierYears: subtract(yearChange, balance) }
     : NO_RESULTS;
 
-const addAmounts = (a: AccountAmounts, b: AccountAmounts): AccountAmounts => ({
-  balance: add(a.balance, b.balance),
-  change: add(a.change, b.change),
-  yearChange: add(a.yearChange, b.yearChange),
+const addAmounts = (a: AccountAmounts, b: AccountAmounts, sign: 1 | -1 = 1): AccountAmounts => ({
+  balance: add(a.balance, sign * b.balance),
+  change: add(a.change, sign * b.change),
+  yearChange: add(a.yearChange, sign * b.yearChange),
 });
+
+/** What counts with an account: its own postings, those of what was merged into it, and what splits take or bring. */
+export const amountsOf = (
+  ledger: Ledger,
+  { account, absorbed, splits }: ChartNode,
+): AccountAmounts => {
+  const posted = [account.id, ...absorbed].reduce(
+    (so, id) => addAmounts(so, ledger.get(id) ?? NONE),
+    NONE,
+  );
+  return splits.reduce((so, { id, sign }) => addAmounts(so, ledger.get(id) ?? NONE, sign), posted);
+};
 
 /** A roll-up over the amounts of one ledger. Law: a node's total is the sum of its shares, memorandum apart. */
 export const rollUpOver = (ledger: Ledger): RollUp => {
-  /** With the amounts of what was merged into it: a merge moves no posting. */
-  const amountsOf = ({ account, absorbed }: ChartNode): AccountAmounts =>
-    absorbed.reduce(
-      (so, id) => addAmounts(so, ledger.get(id) ?? NONE),
-      ledger.get(account.id) ?? NONE,
-    );
+  const amounts = (node: ChartNode): AccountAmounts => amountsOf(ledger, node);
 
   const own = (node: ChartNode): Minor =>
-    showsBalance(node.account.kind) ? amountsOf(node).balance : amountsOf(node).change;
+    showsBalance(node.account.kind) ? amounts(node).balance : amounts(node).change;
 
   const total: RollUp['total'] = keptByNode((node) =>
     node.children.reduce((so, child) => add(so, total(child)), own(node)),
@@ -114,7 +121,7 @@ export const rollUpOver = (ledger: Ledger): RollUp => {
   const results: RollUp['results'] = keptByNode((node) =>
     node.children.reduce(
       (so, child) => addResults(so, results(child)),
-      ownResults(node.account.kind, amountsOf(node)),
+      ownResults(node.account.kind, amounts(node)),
     ),
   );
 

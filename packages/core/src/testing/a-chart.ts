@@ -1,4 +1,4 @@
-import type { AccountId, AccountRecord, Role } from '../chart/account';
+import { plainAccount, type AccountId, type AccountRecord, type Role } from '../chart/account';
 import { chartFrom } from '../chart/build';
 import { USUAL_SETTINGS, type Chart, type ChartSettings } from '../chart/chart';
 import { eachNode, levelOf } from '../chart/queries';
@@ -27,16 +27,7 @@ export const anAccount = (
   name: string,
   more: Partial<AccountRecord> = {},
 ): AccountRecord => ({
-  id: number,
-  number,
-  name,
-  shortLabel: '',
-  guidance: '',
-  notes: '',
-  role: 'posting',
-  kind: asKind(undefined, number),
-  retiredOn: null,
-  systemUse: null,
+  ...plainAccount({ id: number, number, name, kind: asKind(undefined, number) }),
   parentId: null,
   ...more,
 });
@@ -71,7 +62,10 @@ export const aChart = (text: string, options: ChartOptions = {}): Chart => {
       systemUse: options.system?.includes(number) === true ? 'retainedEarnings' : null,
     });
   });
-  return chartFrom(records, { ...USUAL_SETTINGS, ...options.settings }, new Set(options.posted));
+  return chartFrom(records, {
+    settings: { ...USUAL_SETTINGS, ...options.settings },
+    posted: options.posted ?? [],
+  });
 };
 
 /** A chart written back as indented numbers and names, for reading in an expectation. */

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import type { Account, AccountId } from '../chart/account';
+import { plainAccount, type Account, type AccountId } from '../chart/account';
 import { emptyChart } from '../chart/build';
 import type { Chart } from '../chart/chart';
-import { childrenOf, recordsOf } from '../chart/queries';
+import { childrenOf, recordsOf, splitsOf } from '../chart/queries';
 import { KIND_CODES } from '../kinds/kinds';
 import { apply } from '../operations/apply';
 import { usualPlan } from '../numbering/plan';
@@ -19,14 +19,14 @@ export interface Draw {
 
 /** Random recipes; the operations they give may well be refused. */
 export const draws = (max: number): fc.Arbitrary<Draw[]> =>
-  fc.array(fc.record({ type: fc.nat(16), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
+  fc.array(fc.record({ type: fc.nat(22), a: fc.nat(9999), b: fc.nat(9999), c: fc.nat(9999) }), {
     minLength: 1,
     maxLength: max,
   });
 
 /** One random recipe about few accounts, so that two of them often concern the same. */
 export const closeDraw: fc.Arbitrary<Draw> = fc.record({
-  type: fc.nat(16),
+  type: fc.nat(22),
   a: fc.nat(4),
   b: fc.nat(4),
   c: fc.nat(4),
@@ -34,18 +34,16 @@ export const closeDraw: fc.Arbitrary<Draw> = fc.record({
 
 const pick = <T>(list: readonly T[], at: number): T | undefined => list[at % list.length];
 
-const drawnAccount = ({ a, b, c }: Draw, id: AccountId): Account => ({
-  id,
-  number: String(1000 + (a % 9000)),
-  name: `Account ${b}`,
-  shortLabel: '',
-  guidance: '',
-  notes: '',
-  role: c % 4 === 0 ? 'heading' : 'posting',
-  kind: pick(KIND_CODES, c) ?? 'bank',
-  retiredOn: null,
-  systemUse: null,
-});
+const drawnAccount = ({ a, b, c }: Draw, id: AccountId): Account =>
+  plainAccount(
+    {
+      id,
+      number: String(1000 + (a % 9000)),
+      name: `Account ${b}`,
+      kind: pick(KIND_CODES, c) ?? 'bank',
+    },
+    { role: c % 4 === 0 ? 'heading' : 'posting' },
+  );
 
 const drawnPlace = (chart: Chart, draw: Draw, ids: readonly AccountId[]) => {
   const parentId = draw.b % 3 === 0 ? null : (pick(ids, draw.b) ?? null);
@@ -61,6 +59,52 @@ const drawnNumbers = (ids: readonly AccountId[], { a, b, c }: Draw): readonly Nu
     id,
     number: String(1000 + ((a + b * ((index + 1) % chosen.length)) % 9000)),
   }));
+};
+
+const ALL_POSTINGS = {
+  first: null,
+  last: null,
+  sources: [],
+  words: '',
+  value: null,
+  upTo: 9,
+} as const;
+
+/** A split of one account, or the taking back of one that stands. */
+const drawnSplit = (
+  chart: Chart,
+  { b, c }: Draw,
+  { id, into, fresh }: { id: AccountId; into: AccountId; fresh: string },
+): Operation => {
+  const standing = pick(splitsOf(chart), b);
+  if (c % 3 === 0 && standing !== undefined) return { type: 'unsplit', split: standing };
+  const choice = c % 2 === 0 ? ALL_POSTINGS : { ...ALL_POSTINGS, words: `word ${b}` };
+  return { type: 'split', split: { id: `split-${fresh}`, from: id, into, choice } };
+};
+
+const drawnSetting = (chart: Chart, { b, c }: Draw, id: AccountId): Operation => {
+  const dimension = pick(chart.settings.dimensions, b);
+  if (c % 4 === 0) return { type: 'changeSetting', id, setting: 'openItems', value: b % 2 === 0 };
+  if (c % 4 === 1) return { type: 'changeSetting', id, setting: 'cashFlow', value: null };
+  if (c % 4 === 2 || dimension === undefined)
+    return { type: 'changeSetting', id, setting: 'pinned', value: b % 2 === 0 ? true : null };
+  const valueId = pick(dimension.values, b)?.id ?? null;
+  const value = [{ dimensionId: dimension.id, valueId, demanded: b % 2 === 0 }];
+  return { type: 'changeSetting', id, setting: 'dimensions', value };
+};
+
+/** A new dimension, or one of those that are there with other values or none at all. */
+const drawnDimension = (chart: Chart, { a, b, c }: Draw, fresh: string): Operation => {
+  const known = pick(chart.settings.dimensions, a);
+  const afterId = pick(chart.settings.dimensions, b)?.id ?? null;
+  if (known !== undefined && c % 4 === 0)
+    return { type: 'setDimension', id: known.id, dimension: null, afterId };
+  const id = known !== undefined && c % 2 === 0 ? known.id : `dimension-${fresh}`;
+  const values = Array.from({ length: b % 4 }, (_value, index) => ({
+    id: `${id}-${index}`,
+    name: `Value ${index + (c % 3)}`,
+  }));
+  return { type: 'setDimension', id, dimension: { id, name: `Dimension ${a}`, values }, afterId };
 };
 
 /** The operation that a recipe gives on a chart. `fresh` is the id of an account it may add. */
@@ -98,6 +142,14 @@ export const drawnOperation = (chart: Chart, draw: Draw, fresh: AccountId): Oper
     case 13:
     case 14:
       return { type: 'merge', id, into: pick(ids, draw.b) ?? id, acrossKinds: draw.c % 3 !== 0 };
+    case 15:
+    case 16:
+      return drawnSplit(chart, draw, { id, into: pick(ids, draw.b) ?? id, fresh });
+    case 17:
+    case 18:
+      return drawnSetting(chart, draw, id);
+    case 19:
+      return drawnDimension(chart, draw, fresh);
     default:
       return add;
   }
@@ -132,7 +184,7 @@ export const randomChart = (max: number): fc.Arbitrary<Chart> =>
         emptyChart(),
         recipes.map((draw) => ({
           ...draw,
-          type: draw.type < 5 || draw.type === 13 ? 16 : draw.type,
+          type: draw.type < 5 || draw.type === 13 ? 22 : draw.type,
         })),
         'base',
       ).at(-1)?.after ?? emptyChart(),

@@ -14,7 +14,7 @@ export class BenchEngine {
   private readonly store = inject(Store);
   private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
   private readonly steps = this.store.selectSignal(benchFeature.selectSteps);
-  private readonly amounts = this.store.selectSignal(benchFeature.selectBalances);
+  private readonly amounts = this.store.selectSignal(benchFeature.selectAmounts);
   private readonly worker = createBenchWorker();
 
   /** Which statement is shown, and how. */
@@ -37,7 +37,7 @@ export class BenchEngine {
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
     effect(() => this.sendChart());
-    effect(() => this.send({ type: 'amounts', amounts: this.amounts()?.amounts ?? [] }));
+    effect(() => this.send({ type: 'amounts', amounts: this.amounts() }));
     effect(() => this.send({ type: 'steps', steps: this.steps() }));
     effect(() => this.send({ type: 'shown', shown: this.shown() }));
   }
@@ -45,9 +45,9 @@ export class BenchEngine {
   private sendChart(): void {
     const adopted = this.adopted();
     if (adopted === null) return;
-    const { settings, accounts, posted, merged } = adopted;
+    const { settings, accounts, posted, merged, splits, usedValues } = adopted;
     const steps = untracked(this.steps);
-    this.send({ type: 'chart', settings, accounts, posted, merged, steps });
+    this.send({ type: 'chart', settings, accounts, posted, merged, splits, usedValues, steps });
   }
 
   private send(message: BenchMessage): void {

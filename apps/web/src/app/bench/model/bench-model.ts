@@ -67,7 +67,7 @@ export class BenchModel {
   readonly engine = inject(BenchEngine);
   private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
   readonly steps = this.store.selectSignal(benchFeature.selectSteps);
-  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
+  private readonly amounts = this.store.selectSignal(benchFeature.selectAmounts);
   readonly client = this.store.selectSignal(benchFeature.selectClient);
 
   /** Numbers and names of before, newest first. */
@@ -77,7 +77,7 @@ export class BenchModel {
   readonly base = computed<Chart>(() => {
     const adopted = this.adopted();
     if (adopted === null) return emptyChart();
-    return chartFrom(adopted.accounts, adopted.settings, new Set(adopted.posted), adopted.merged);
+    return chartFrom(adopted.accounts, adopted);
   });
 
   private readonly track = linkedSignal<{ base: Chart; steps: readonly ProposalStep[] }, Track>({
@@ -192,7 +192,7 @@ export class BenchModel {
     );
   });
 
-  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.balances()?.amounts ?? [])));
+  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.amounts())));
   private readonly statementKeys = computed(() => rowKeys(this.engine.statement()));
 
   /** Where a bench with a proposal opens: at its first change. */

@@ -7,6 +7,7 @@ import {
   makeRoom,
   numbersOf,
   parentIdOf,
+  plainAccount,
   planMoveUnder,
   type Account,
   type AccountId,
@@ -75,18 +76,13 @@ export const withInferredKind = (chart: Chart, draft: Draft, usual: KindCode): D
   return { ...draft, kind: guess.kind, inferred: guess.reason };
 };
 
-const accountFrom = (draft: Draft): Account => ({
-  id: draft.id,
-  number: cleanNumber(draft.number) === '' ? null : cleanNumber(draft.number),
-  name: cleanName(draft.name),
-  shortLabel: '',
-  guidance: '',
-  notes: '',
-  role: 'posting',
-  kind: draft.kind,
-  retiredOn: null,
-  systemUse: null,
-});
+const accountFrom = ({ id, number, name, kind }: Draft): Account =>
+  plainAccount({
+    id,
+    number: cleanNumber(number) === '' ? null : cleanNumber(number),
+    name: cleanName(name),
+    kind,
+  });
 
 /** The last move alone: kind and number are the draft's own. */
 const moveOperations = (chart: Chart, draft: Draft): readonly Operation[] =>

@@ -2,6 +2,7 @@ import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
 import type { Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
+import type { AmountsTuple } from '../workers/bench-messages';
 
 export const BenchPageActions = createActionGroup({
   source: 'Bench Page',
@@ -29,6 +30,7 @@ export const BenchApiActions = createActionGroup({
     'Chart Missing': props<{ client: ClientAnswer }>(),
     'Bench Load Failed': props<{ problem: ApiProblem }>(),
     'Balances Loaded': props<{ balances: BalancesAnswer }>(),
+    'Splits Loaded': props<{ amounts: readonly AmountsTuple[] }>(),
     'Balances Load Failed': props<{ problem: ApiProblem }>(),
     'Proposal Saved': props<{ version: number; edits: number }>(),
     'Proposal Save Failed': props<{ problem: ApiProblem }>(),

@@ -37,6 +37,8 @@ const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => (
   accounts: [...recordsOf(CHART)],
   posted: [],
   merged: [],
+  splits: [],
+  usedValues: [],
   former: [],
   proposal: { version, baseRevision: 3, steps: [...steps], conflicts: [] },
 });

@@ -8,9 +8,11 @@ import {
   type MergedAccount,
   type Period,
   type ProposalStep,
+  type Split,
 } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 import { BenchApiActions, BenchPageActions } from './bench.actions';
+import type { AmountsTuple } from '../workers/bench-messages';
 import type { Notice } from './notice';
 import { mergeSteps } from './merge-steps';
 
@@ -26,6 +28,8 @@ export interface AdoptedChart {
   readonly accounts: readonly AccountRecord[];
   readonly posted: readonly string[];
   readonly merged: readonly MergedAccount[];
+  readonly splits: readonly Split[];
+  readonly usedValues: readonly string[];
   readonly former: readonly FormerTitle[];
 }
 
@@ -51,6 +55,8 @@ export interface BenchState {
   readonly proposal: ProposalState;
   readonly period: Period | null;
   readonly balances: BalancesAnswer | null;
+  /** What pending splits come to in the period that is shown. */
+  readonly splitAmounts: readonly AmountsTuple[];
   readonly adopting: boolean;
   readonly notice: Notice | null;
 }
@@ -74,6 +80,7 @@ const initial: BenchState = {
   proposal: EMPTY,
   period: null,
   balances: null,
+  splitAmounts: [],
   adopting: false,
   notice: null,
 };
@@ -84,6 +91,8 @@ const adoptedOf = (bench: BenchChart): AdoptedChart => ({
   accounts: bench.accounts,
   posted: bench.posted,
   merged: bench.merged,
+  splits: bench.splits,
+  usedValues: bench.usedValues,
   former: bench.former,
 });
 
@@ -175,7 +184,15 @@ export const benchFeature = createFeature({
       }),
     })),
     on(BenchPageActions.periodChosen, (state, { period }) => ({ ...state, period })),
-    on(BenchApiActions.balancesLoaded, (state, { balances }) => ({ ...state, balances })),
+    on(BenchApiActions.balancesLoaded, (state, { balances }) => ({
+      ...state,
+      balances,
+      splitAmounts: [],
+    })),
+    on(BenchApiActions.splitsLoaded, (state, { amounts }) => ({
+      ...state,
+      splitAmounts: amounts,
+    })),
     on(BenchApiActions.balancesLoadFailed, (state, { problem }) => ({
       ...state,
       notice: { type: 'problem', problem } as const,
@@ -221,7 +238,11 @@ export const benchFeature = createFeature({
     })),
     on(BenchPageActions.noticeRead, (state) => ({ ...state, notice: null })),
   ),
-  extraSelectors: ({ selectProposal, selectAdopted }) => ({
+  extraSelectors: ({ selectProposal, selectAdopted, selectBalances, selectSplitAmounts }) => ({
+    /** The amounts of accounts and of splits, adopted and pending, as one ledger. */
+    selectAmounts: createSelector(selectBalances, selectSplitAmounts, (balances, pending) =>
+      balances === null ? [] : [...balances.amounts, ...balances.splits, ...pending],
+    ),
     selectSteps: createSelector(selectProposal, ({ steps }) => steps),
     selectSaving: createSelector(selectProposal, ({ edits, savedEdits, saveProblem }) =>
       saveProblem !== null ? 'failed' : edits === savedEdits ? 'saved' : 'saving',

@@ -21,7 +21,7 @@ interface Merged {
 export const mergeSteps = (own: Own, bench: BenchChart): Merged => {
   const stored = new Set([...own.savedIds, ...bench.proposal.steps.map(({ id }) => id)]);
   const unsaved = own.steps.filter(({ id }) => !stored.has(id));
-  const base = chartFrom(bench.accounts, bench.settings, new Set(bench.posted), bench.merged);
+  const base = chartFrom(bench.accounts, bench);
   const { steps, conflicts } = replay(base, [...bench.proposal.steps, ...unsaved], []);
   return {
     version: bench.proposal.version,

@@ -26,6 +26,8 @@ const started = () => {
     accounts: recordsOf(CHART),
     posted: [],
     merged: [],
+    splits: [],
+    usedValues: [],
     steps: [],
   });
   return { compute, first: compute({ type: 'amounts', amounts: AMOUNTS }) };

@@ -38,8 +38,8 @@ const totalsOf = ({ track, rollUp }: State): NonNullable<BenchResult['totals']> 
 const next = (state: State, message: BenchMessage): State => {
   switch (message.type) {
     case 'chart': {
-      const { accounts, settings, posted, merged, steps } = message;
-      const base = chartFrom(accounts, settings, new Set(posted), merged);
+      const { accounts, steps, type: _type, ...parts } = message;
+      const base = chartFrom(accounts, parts);
       return { ...state, track: moved(trackOf(base), steps) };
     }
     case 'amounts':

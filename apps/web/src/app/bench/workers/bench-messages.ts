@@ -5,6 +5,7 @@ import type {
   MergedAccount,
   Minor,
   ProposalStep,
+  Split,
   Statement,
   StatementCode,
   StatementOptions,
@@ -28,6 +29,8 @@ export type BenchMessage =
       readonly accounts: readonly AccountRecord[];
       readonly posted: readonly string[];
       readonly merged: readonly MergedAccount[];
+      readonly splits: readonly Split[];
+      readonly usedValues: readonly string[];
       readonly steps: readonly ProposalStep[];
     }
   | { readonly type: 'amounts'; readonly amounts: readonly AmountsTuple[] }

@@ -17,14 +17,14 @@ import { ledgerOf } from '../../bench/workers/ledger-of';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 
-const chartOf = ({ accounts, settings, merged }: RevisionChartAnswer): Chart =>
-  chartFrom(accounts, settings, new Set(), merged);
+const chartOf = ({ accounts, settings, merged, splits }: RevisionChartAnswer): Chart =>
+  chartFrom(accounts, { settings, merged, splits });
 
 /** Two revisions of one chart, and what differs between them; what the compare page shows. */
 @Injectable()
 export class CompareStore {
   private readonly api = inject(ApiService);
-  private readonly balances = inject(Store).selectSignal(benchFeature.selectBalances);
+  private readonly amounts = inject(Store).selectSignal(benchFeature.selectAmounts);
   private asking: Subscription | null = null;
 
   readonly before = signal<Chart>(emptyChart());
@@ -37,7 +37,7 @@ export class CompareStore {
   readonly onlyMoved = signal(true);
 
   readonly differences = computed(() => differencesBetween(this.before(), this.after()));
-  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.balances()?.amounts ?? [])));
+  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.amounts())));
   readonly rows = computed(() => {
     const rollUp = this.rollUp();
     const options = { depth: Infinity, zeroLines: false };

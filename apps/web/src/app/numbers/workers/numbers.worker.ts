@@ -5,7 +5,7 @@ import type { NumbersAnswer, NumbersRequest } from './numbers-messages';
 addEventListener('message', ({ data }: MessageEvent<NumbersRequest>) => {
   const { purpose, serial, accounts, settings, plan, movable, keep } = data;
   const chosen = movable === null ? null : new Set(movable);
-  const chart = chartFrom(accounts, settings);
+  const chart = chartFrom(accounts, { settings });
   const answer: NumbersAnswer = {
     purpose,
     serial,

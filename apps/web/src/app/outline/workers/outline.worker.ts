@@ -8,7 +8,7 @@ const newId = (index: number): string => (ids[index] ??= crypto.randomUUID());
 
 addEventListener('message', ({ data }: MessageEvent<OutlineQuestion>) => {
   const { serial, settings, accounts, merged, text, under } = data;
-  const chart = chartFrom(accounts, settings, new Set(), merged);
+  const chart = chartFrom(accounts, { settings, merged });
   const answer: OutlineAnswer = { serial, plan: planOutline(chart, text, { under, newId }) };
   postMessage(answer);
 });

@@ -8,12 +8,15 @@ import {
   ClientAnswer,
   ClientsAnswer,
   type NewClientRequest,
+  PostingsAnswer,
   RevisionChartAnswer,
   RevisionsAnswer,
   SaveProposalAnswer,
   type SaveProposalRequest,
   SessionAnswer,
   type SignInRequest,
+  SplitsAnswer,
+  type SplitsRequest,
   UndoAnswer,
   WhoAnswer,
 } from '@iunctus/contract';
@@ -70,6 +73,16 @@ export class ApiService {
     return this.http
       .get(ofClient(clientId, '/balances'), { params: { first, last } })
       .pipe(read(BalancesAnswer));
+  }
+
+  /** What the postings of accounts can be chosen by. */
+  postings(clientId: string, accounts: readonly string[]): Observable<PostingsAnswer> {
+    return this.http.post(ofClient(clientId, '/postings'), { accounts }).pipe(read(PostingsAnswer));
+  }
+
+  /** What splits would move, each after the ones before it. */
+  splits(clientId: string, request: SplitsRequest): Observable<SplitsAnswer> {
+    return this.http.post(ofClient(clientId, '/splits'), request).pipe(read(SplitsAnswer));
   }
 
   saveProposal(clientId: string, request: SaveProposalRequest): Observable<{ version: number }> {

@@ -1,4 +1,13 @@
-import { accountOf, type AccountChange, type Chart, type Former, KINDS } from '@iunctus/core';
+import {
+  accountOf,
+  type AccountChange,
+  type Chart,
+  type Former,
+  KINDS,
+  type SettingName,
+} from '@iunctus/core';
+import { SETTING_WORDS } from './setting-words';
+import { namesLine } from './short-list';
 
 const parentWords = (parentId: string | null, before: Chart): string =>
   parentId === null
@@ -19,6 +28,12 @@ const absorbedWords = (ids: readonly string[], before: Chart): string => {
   return `with ${first ?? 'others'}${rest > 0 ? ` and ${rest} more` : ''} merged in`;
 };
 
+const settingsWords = (names: readonly SettingName[]): string =>
+  `${namesLine(
+    names.map((name) => SETTING_WORDS[name].toLowerCase()),
+    2,
+  )} set`;
+
 /** What a changed row says that it was: "was 6310, under Operating". */
 export const changeWords = (change: AccountChange, before: Chart): string => {
   if (change.type === 'new') return 'new';
@@ -29,6 +44,8 @@ export const changeWords = (change: AccountChange, before: Chart): string => {
     ...(was.retiredOn === undefined ? [] : [was.retiredOn === null ? 'now retired' : 'restored']),
     ...(was.place === undefined ? [] : ['moved among its siblings']),
     ...(was.texts === undefined ? [] : ['texts edited']),
+    ...(was.settings === undefined ? [] : [settingsWords(was.settings)]),
+    ...(was.splits === undefined ? [] : ['postings split']),
     ...(was.absorbed === undefined ? [] : [absorbedWords(was.absorbed, before)]),
   ];
   return notes.join('; ');

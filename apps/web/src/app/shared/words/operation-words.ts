@@ -7,7 +7,10 @@ import {
   titleOf,
 } from '@iunctus/core';
 import { accountWords } from './account-words';
+import { choiceWords } from './choice-words';
 import { dateWords } from './period-words';
+import { SETTING_WORDS, settingValueWords } from './setting-words';
+import { namesLine } from './short-list';
 
 const FIELD_WORDS = {
   name: 'renamed',
@@ -42,6 +45,28 @@ const renumberWords = (numbers: readonly NumberGiven[], charts: readonly Chart[]
   return `${numbers.length} accounts renumbered${example}, and so on`;
 };
 
+const dimensionWords = (
+  { id, dimension }: Extract<Operation, { type: 'setDimension' }>,
+  charts: readonly Chart[],
+): string => {
+  const known = charts.flatMap(({ settings }) => settings.dimensions).find((one) => one.id === id);
+  if (dimension === null) return `Dimension ${known?.name ?? ''} removed`;
+  const values = dimension.values.map(({ name }) => name);
+  const words = values.length === 0 ? 'no values yet' : namesLine(values, 4);
+  return `Dimension ${dimension.name} with ${words}`;
+};
+
+const splitWords = (
+  { type, split }: Extract<Operation, { type: 'split' | 'unsplit' }>,
+  charts: readonly Chart[],
+): string => {
+  const [from, into] = [split.from, split.into].map((id) => accountWords(id, ...charts));
+  const what = choiceWords(split.choice, ...charts);
+  return type === 'split'
+    ? `${from} split: ${what} count with ${into}`
+    : `Split of ${from} into ${into} taken back`;
+};
+
 /** One operation in words; `charts` are searched in order for the accounts that it names. */
 export const operationWords = (operation: Operation, ...charts: readonly Chart[]): string => {
   if (operation.type === 'addAccount') {
@@ -54,6 +79,9 @@ export const operationWords = (operation: Operation, ...charts: readonly Chart[]
     return `Number plan of ${operation.plan.digits} digits${operation.numbered ? '' : ', numbers not required'}`;
   if (operation.type === 'unmerge')
     return `${titleOf(operation.account)} taken out of ${accountWords(operation.into, ...charts)} again`;
+  if (operation.type === 'setDimension') return dimensionWords(operation, charts);
+  if (operation.type === 'split' || operation.type === 'unsplit')
+    return splitWords(operation, charts);
   const own = accountWords(operation.id, ...charts);
   switch (operation.type) {
     case 'deleteAccount':
@@ -70,6 +98,8 @@ export const operationWords = (operation: Operation, ...charts: readonly Chart[]
       return `${own} made a ${operation.role === 'heading' ? 'heading' : 'posting account'}`;
     case 'merge':
       return `${own} merged into ${accountWords(operation.into, ...charts)}${operation.acrossKinds ? ', across kinds' : ''}`;
+    case 'changeSetting':
+      return `${own}: ${SETTING_WORDS[operation.setting].toLowerCase()} ${settingValueWords(operation, charts)}`;
     case 'retire':
       return `${own} retired from ${dateWords(operation.on)}`;
     case 'restore':

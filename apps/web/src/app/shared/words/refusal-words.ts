@@ -1,6 +1,12 @@
 import {
   accountOf,
+  CHOICE_WORDS_LIMIT,
+  DIMENSION_NAME_LIMIT,
+  DIMENSION_VALUES_LIMIT,
+  SETTING_TEXT_LIMIT,
   type Chart,
+  type DimensionProblem,
+  type SettingProblem,
   KINDS,
   type KindCode,
   NUMBER_LIMIT,
@@ -8,7 +14,40 @@ import {
   TEXT_LIMITS,
 } from '@iunctus/core';
 import { accountWords } from './account-words';
+import { SETTING_WORDS } from './setting-words';
 import { ELEMENT_WORDS } from './statement-words';
+
+const SETTING_PROBLEMS: Readonly<Record<SettingProblem, string>> = {
+  currencyMalformed: 'a currency has three capital letters, such as USD.',
+  lineUnknown: 'the form has no such line. Choose one of its lines.',
+  copyNotPositive: 'copies are counted from 1.',
+  textTooLong: `at most ${SETTING_TEXT_LIMIT} characters. Shorten it.`,
+  routingMalformed: 'a routing number has digits and letters only.',
+  documentNumberMalformed: 'the next number has digits only, at most 12.',
+  unitsMalformed: 'units are a number, with a point before at most nine decimals.',
+  monthsMissing: 'a budget by month has twelve amounts.',
+  amountNotExact: 'an amount has no more decimals than the currency.',
+  dimensionTwice: 'a dimension is named twice. Leave it once.',
+};
+
+const DIMENSION_PROBLEMS: Readonly<Record<DimensionProblem, string>> = {
+  dimensionUnnamed: 'The dimension has no name: market, department, fund …',
+  dimensionNameTaken: 'Another dimension has this name already.',
+  valueUnnamed: 'A value has no name.',
+  valueNameTaken: 'Two values have the same name. Add a word that tells them apart.',
+  tooManyValues: `A dimension has at most ${DIMENSION_VALUES_LIMIT} values.`,
+  nameTooLong: `A name has at most ${DIMENSION_NAME_LIMIT} characters.`,
+};
+
+const CHOICE_PROBLEMS: Readonly<Record<string, string>> = {
+  dateMalformed: 'One of the days is no date.',
+  endsBeforeItBegins: 'The span ends before it begins.',
+  wordsTooLong: `The words to look for have at most ${CHOICE_WORDS_LIMIT} characters.`,
+  upToMalformed: 'The choice of postings is not usable.',
+};
+
+const settingName = ({ setting }: Refusal): string =>
+  setting === undefined ? 'The setting' : SETTING_WORDS[setting];
 
 const elementWords = (kind: string | undefined): string =>
   kind === undefined || !(kind in KINDS) ? '' : ELEMENT_WORDS[KINDS[kind as KindCode].element];
@@ -82,6 +121,30 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
       return 'This merge was taken back already.';
     case 'hasMerged':
       return `Other accounts were merged into ${own}, and their postings count here. Take those merges back first, or merge it in its turn.`;
+    case 'hasSplits':
+      return `Postings of ${own} were split. Take the split back first.`;
+    case 'splitExists':
+      return 'This split was made already.';
+    case 'splitIntoItself':
+      return 'An account cannot be split into itself.';
+    case 'splitFurther':
+      return `${own} was split in its turn. Take that split back first.`;
+    case 'notSplit':
+      return 'This split was taken back already.';
+    case 'choiceWrong':
+      return CHOICE_PROBLEMS[refusal.value ?? ''] ?? 'The choice of postings is not usable.';
+    case 'settingNotOffered':
+      return `${settingName(refusal)} makes no sense for ${own}: its kind or role does not have it.`;
+    case 'settingWrong':
+      return `${settingName(refusal)}: ${SETTING_PROBLEMS[refusal.value as SettingProblem]}`;
+    case 'dimensionMissing':
+      return 'This dimension, or the value, is not in the chart any more. Choose another.';
+    case 'dimensionWrong':
+      return DIMENSION_PROBLEMS[refusal.value as DimensionProblem];
+    case 'dimensionInUse':
+      return `${own} asks for it. Change that account first.`;
+    case 'valueInUse':
+      return `Postings carry “${refusal.value}”, so it stays. It can be renamed.`;
     default:
       return refusal.code satisfies never;
   }

@@ -1,0 +1,113 @@
+import { randomUUID } from 'node:crypto';
+import type { BenchChart } from '@iunctus/contract';
+import type { Operation } from '@iunctus/core';
+import {
+  aStep,
+  benchChart,
+  clientNamed,
+  idOf,
+  MAREN,
+  serveDemo,
+  type Caller,
+  type Running,
+} from './harness';
+
+describe('dimensions and settings', () => {
+  let server: Running;
+  let maren: Caller;
+  let clientId: string;
+  let chart: BenchChart;
+  beforeEach(async () => {
+    server = await serveDemo();
+    maren = await server.signedIn(MAREN);
+    clientId = (await clientNamed(maren, 'Kestrel Lane Cider Works')).id;
+    chart = await benchChart(maren, clientId);
+  });
+  afterEach(() => server.stop());
+
+  const adopt = async (...operations: Operation[]) => {
+    const { revision: baseRevision } = await benchChart(maren, clientId);
+    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
+    return maren.ask<{ refusal?: { code: string } }>(
+      'POST',
+      `/clients/${clientId}/revisions`,
+      request,
+    );
+  };
+  const sell = (values: object) =>
+    server.pool.query(
+      `WITH entry AS (
+         INSERT INTO entry (id, practice_id, chart_id, entry_date, source, comment)
+         SELECT $1, practice_id, id, '2026-10-01', 'journal', '' FROM chart WHERE client_id = $2
+         RETURNING id, chart_id
+       )
+       INSERT INTO entry_line (chart_id, entry_id, line_number, account_id, amount, dimension_values)
+       SELECT entry.chart_id, entry.id, line.number, line.account, line.amount, line.carried
+       FROM entry, (VALUES (1, $3::uuid, 500::bigint, '{}'::jsonb), (2, $4::uuid, -500, $5::jsonb))
+         AS line (number, account, amount, carried)`,
+      [randomUUID(), clientId, idOf(chart, '1010'), idOf(chart, '4020'), JSON.stringify(values)],
+    );
+
+  it('come with the chart, and with the values that postings carry', () => {
+    const [market] = chart.settings.dimensions;
+    expect(market?.values.map(({ name }) => name)).toEqual(['Town', 'Valley', 'Coast']);
+    expect(new Set(chart.usedValues)).toEqual(new Set(market?.values.map(({ id }) => id)));
+  });
+
+  it('refuse to lose a value that postings carry', async () => {
+    const [market] = chart.settings.dimensions;
+    if (market === undefined) throw new Error('no dimension');
+    const dimension = { ...market, values: market.values.slice(1) };
+    const { status, body } = await adopt({ type: 'setDimension', id: market.id, dimension, afterId: null }); // prettier-ignore
+    expect([status, body.refusal?.code]).toEqual([422, 'valueInUse']);
+  });
+
+  it('gain a value, and keep it', async () => {
+    const [market] = chart.settings.dimensions;
+    if (market === undefined) throw new Error('no dimension');
+    const dimension = {
+      ...market,
+      values: [...market.values, { id: randomUUID(), name: 'Online' }],
+    };
+    await adopt({ type: 'setDimension', id: market.id, dimension, afterId: null });
+    expect((await benchChart(maren, clientId)).settings.dimensions).toEqual([dimension]);
+  });
+
+  it('are demanded of postings by the database as well', async () => {
+    await expect(sell({})).rejects.toMatchObject({ constraint: 'entry_line_value_demanded' });
+    const [market] = chart.settings.dimensions;
+    const unknown = { [market?.id ?? '']: randomUUID() };
+    await expect(sell(unknown)).rejects.toMatchObject({ constraint: 'entry_line_value_known' });
+    const known = { [market?.id ?? '']: market?.values[0]?.id };
+    await expect(sell(known)).resolves.toMatchObject({ rowCount: 2 });
+  });
+
+  it('keep every setting of an account, and give it back to the kind', async () => {
+    const id = idOf(chart, '1010');
+    const bank = { institution: 'Quay Bank', routing: '021000089', accountNumber: '00042', nextCheque: '118', nextDeposit: '7' }; // prettier-ignore
+    await adopt(
+      { type: 'changeSetting', id, setting: 'bank', value: bank },
+      { type: 'changeSetting', id, setting: 'currency', value: 'USD' },
+    );
+    const settings = async () =>
+      (await benchChart(maren, clientId)).accounts.find((account) => account.id === id)?.settings;
+    expect(await settings()).toEqual({ bank, currency: 'USD' });
+    await adopt({ type: 'changeSetting', id, setting: 'bank', value: null });
+    expect(await settings()).toEqual({ currency: 'USD' });
+  });
+
+  it('name the setting that a kind does not offer', async () => {
+    const wrong: Operation = { type: 'changeSetting', id: idOf(chart, '4010'), setting: 'openItems', value: true }; // prettier-ignore
+    const { status, body } = await adopt(wrong);
+    expect(status).toBe(422);
+    expect(body.refusal).toMatchObject({ code: 'settingNotOffered', setting: 'openItems' });
+  });
+
+  it('find operations from before they existed completed by the migration', async () => {
+    const { rows } = await server.pool.query<{ bare: string }>(
+      `SELECT count(*) AS bare FROM revision, jsonb_array_elements(operations) AS operation
+       WHERE operation ? 'account' AND NOT operation -> 'account' ? 'settings'`,
+    );
+    expect(rows[0]?.bare).toBe('0');
+  });
+});

@@ -1,0 +1,39 @@
+import { nameKey } from '../chart/chart';
+import type { CalendarDate } from '../dates/calendar-date';
+import type { EntrySource, Posting } from './entry';
+
+/**
+ * Which postings of an account are meant. Every part narrows the choice; an empty one does not.
+ * Dates are inclusive. Nothing that was posted after entry `upTo` is meant, so that a choice means
+ * the same postings for good.
+ */
+export interface PostingChoice {
+  readonly first: CalendarDate | null;
+  readonly last: CalendarDate | null;
+  readonly sources: readonly EntrySource[];
+  /** Words that the comment must hold, in any order and whatever their case. */
+  readonly words: string;
+  /** The value that the posting carries in a dimension; `null` for those that carry none there. */
+  readonly value: { readonly dimensionId: string; readonly valueId: string | null } | null;
+  readonly upTo: number;
+}
+
+/** Longest text of words to choose by, in characters. */
+export const CHOICE_WORDS_LIMIT = 120;
+
+const holdsWords = (comment: string, words: string): boolean => {
+  const text = nameKey(comment);
+  return nameKey(words)
+    .split(' ')
+    .every((word) => text.includes(word));
+};
+
+/** Whether a posting is meant by a choice. */
+export const isChosen = (posting: Posting, choice: PostingChoice): boolean =>
+  posting.sequence <= choice.upTo &&
+  (choice.first === null || posting.date >= choice.first) &&
+  (choice.last === null || posting.date <= choice.last) &&
+  (choice.sources.length === 0 || choice.sources.includes(posting.source)) &&
+  holdsWords(posting.comment, choice.words) &&
+  (choice.value === null ||
+    (posting.values[choice.value.dimensionId] ?? null) === choice.value.valueId);

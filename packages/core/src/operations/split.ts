@@ -1,0 +1,76 @@
+import type { Chart, Split } from '../chart/chart';
+import { putSplit, removeSplit } from '../chart/edit';
+import { getIn, hasIn } from '../collections/persistent-map';
+import { knownAccount, nodeOf, splitsOf } from '../chart/queries';
+import { isCalendarDate } from '../dates/calendar-date';
+import { elementOf } from '../kinds/kinds';
+import { CHOICE_WORDS_LIMIT, type PostingChoice } from '../ledger/choice';
+import type { SplitOff, Unsplit } from './operation';
+import { keep, removes } from './rebase-rules';
+import type { Refusal } from './refusal';
+import { accepted, refused, type Rules } from './rules';
+
+const choiceProblem = ({ first, last, words, upTo }: PostingChoice): string | null => {
+  const dates = [first, last].filter((date) => date !== null);
+  if (!dates.every(isCalendarDate)) return 'dateMalformed';
+  if (first !== null && last !== null && first > last) return 'endsBeforeItBegins';
+  if (words.length > CHOICE_WORDS_LIMIT) return 'wordsTooLong';
+  return Number.isSafeInteger(upTo) && upTo >= 0 ? null : 'upToMalformed';
+};
+
+const isSplitFrom = (chart: Chart, id: string): boolean =>
+  splitsOf(chart).some(({ from }) => from === id);
+
+const checkTarget = (chart: Chart, { from: fromId, into: intoId }: Split): Refusal | null => {
+  const from = knownAccount(chart, fromId);
+  const into = nodeOf(chart, intoId)?.account;
+  if (from === undefined) return { code: 'accountMissing', accountId: fromId };
+  if (into === undefined) return { code: 'accountMissing', accountId: intoId };
+  const about = { accountId: fromId, otherId: intoId } as const;
+  if (fromId === intoId) return { code: 'splitIntoItself', ...about };
+  if (into.role === 'heading') return { code: 'headingTakesNoPostings', accountId: intoId };
+  if (into.retiredOn !== null) return { code: 'mergeIntoRetired', ...about };
+  if (elementOf(from.kind) !== elementOf(into.kind))
+    return { code: 'elementDiffers', ...about, field: 'kind', value: from.kind };
+  return isSplitFrom(chart, intoId) ? { code: 'splitFurther', accountId: intoId } : null;
+};
+
+/**
+ * Lets some postings of an account count with another from now on. The entries stay as they were
+ * posted, so that taking the split back loses nothing.
+ * Refuses: splitExists, accountMissing, splitIntoItself, headingTakesNoPostings, mergeIntoRetired,
+ * elementDiffers, splitFurther (what was split already takes nothing in), choiceWrong.
+ */
+export const split: Rules<SplitOff> = {
+  apply(chart, { split: own }) {
+    if (hasIn(chart.splits, own.id)) return refused({ code: 'splitExists', accountId: own.from });
+    const problem = choiceProblem(own.choice);
+    const refusal =
+      problem === null
+        ? checkTarget(chart, own)
+        : ({ code: 'choiceWrong', accountId: own.from, value: problem } as const);
+    return refusal === null ? accepted(putSplit(chart, own)) : refused(refusal);
+  },
+  invert: ({ split: own }) => ({ type: 'unsplit', split: own }),
+  rebase(operation, landed) {
+    const { operation: other } = landed;
+    if (other.type === 'split' && other.split.id === operation.split.id) return { type: 'done' };
+    return removes(landed, operation.split.into) ? { type: 'conflict' } : keep(operation);
+  },
+};
+
+/** Takes a split back: the postings count where they did before.
+ *  Refuses: notSplit, splitFurther (the account that they went to was split in its turn). */
+export const unsplit: Rules<Unsplit> = {
+  apply(chart, { split: { id, from, into } }) {
+    const own = getIn(chart.splits, id);
+    if (own === undefined) return refused({ code: 'notSplit', accountId: from });
+    if (isSplitFrom(chart, into)) return refused({ code: 'splitFurther', accountId: into });
+    return accepted(removeSplit(chart, own));
+  },
+  invert: ({ split: own }) => ({ type: 'split', split: own }),
+  rebase: (operation, { operation: other }) =>
+    other.type === 'unsplit' && other.split.id === operation.split.id
+      ? { type: 'done' }
+      : keep(operation),
+};

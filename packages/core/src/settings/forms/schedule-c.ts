@@ -1,0 +1,37 @@
+import type { ReturnForm } from '../return-form';
+
+/** The return of a sole owner's trade. It has no balance sheet. */
+export const SCHEDULE_C: ReturnForm = {
+  name: 'Schedule C',
+  year: 2024,
+  source: 'IRS Schedule C (Form 1040), tax year 2024; from memory',
+  lines: [
+    { line: '1', words: 'Gross receipts or sales', kinds: ['saleOfGoods', 'services'] },
+    { line: '2', words: 'Returns and allowances', kinds: ['returnsAndDiscounts'] },
+    { line: '4', words: 'Cost of goods sold', kinds: ['costOfSales'] },
+    { line: '6', words: 'Other income', kinds: ['otherOperatingRevenue', 'grantsAndDonations', 'gains'] },
+    { line: '8', words: 'Advertising' },
+    { line: '9', words: 'Car and truck expenses' },
+    { line: '10', words: 'Commissions and fees' },
+    { line: '11', words: 'Contract labor' },
+    { line: '12', words: 'Depletion' },
+    { line: '13', words: 'Depreciation', kinds: ['depreciation'] },
+    { line: '14', words: 'Employee benefit programs' },
+    { line: '15', words: 'Insurance, other than health' },
+    { line: '16a', words: 'Interest on mortgages' },
+    { line: '16b', words: 'Other interest', kinds: ['financeCost'] },
+    { line: '17', words: 'Legal and professional services' },
+    { line: '18', words: 'Office expense' },
+    { line: '19', words: 'Pension and profit-sharing plans' },
+    { line: '20a', words: 'Rent of vehicles, machinery and equipment' },
+    { line: '20b', words: 'Rent of other business property' },
+    { line: '21', words: 'Repairs and maintenance' },
+    { line: '22', words: 'Supplies' },
+    { line: '23', words: 'Taxes and licenses' },
+    { line: '24a', words: 'Travel' },
+    { line: '24b', words: 'Deductible meals' },
+    { line: '25', words: 'Utilities' },
+    { line: '26', words: 'Wages' },
+    { line: '27b', words: 'Other expenses', kinds: ['operatingExpense', 'otherExpense'] },
+  ],
+}; // prettier-ignore

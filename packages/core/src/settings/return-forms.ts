@@ -1,0 +1,49 @@
+import type { KindCode } from '../kinds/kinds';
+import type { LegalForm } from '../starting/starting-chart';
+import type { ReturnForm, ReturnLineChoice } from './return-form';
+import { FORM_1065 } from './forms/form-1065';
+import { FORM_1120 } from './forms/form-1120';
+import { SCHEDULE_C } from './forms/schedule-c';
+
+/** Every return that is known, by its code. */
+export const RETURN_FORMS: Readonly<Record<string, ReturnForm>> = {
+  scheduleC: SCHEDULE_C,
+  form1065: FORM_1065,
+  form1120: FORM_1120,
+};
+
+const FORM_OF: Readonly<Record<LegalForm, string>> = {
+  soleOwner: 'scheduleC',
+  partnership: 'form1065',
+  corporation: 'form1120',
+};
+
+/** What decides which return a client files. `country` is ISO 3166-1 alpha-2. */
+export interface Filer {
+  readonly legalForm: LegalForm;
+  readonly country: string;
+}
+
+/** The code of the return that a client files; `null` where none is known for its country. */
+export const returnFormOf = ({ legalForm, country }: Filer): string | null =>
+  country === 'US' ? FORM_OF[legalForm] : null;
+
+/** Whether a form has the line. */
+export const hasReturnLine = ({ form, line }: Pick<ReturnLineChoice, 'form' | 'line'>): boolean =>
+  RETURN_FORMS[form]?.lines.some((one) => one.line === line) ?? false;
+
+/** The line of the client's return on which accounts of a kind usually land; `null` for none. */
+export const usualReturnLine = (kind: KindCode, filer: Filer): ReturnLineChoice | null => {
+  const form = returnFormOf(filer);
+  const lines = form === null ? [] : (RETURN_FORMS[form]?.lines ?? []);
+  const usual = lines.find(({ kinds }) => kinds?.includes(kind));
+  return form === null || usual === undefined ? null : { form, line: usual.line, copy: 1 };
+};
+
+/** The line of a form in words: “Schedule C line 8, Advertising”. */
+export const returnLineWords = ({ form, line, copy }: ReturnLineChoice): string => {
+  const known = RETURN_FORMS[form];
+  const words = known?.lines.find((one) => one.line === line)?.words;
+  const which = copy === 1 ? '' : `, copy ${copy}`;
+  return `${known?.name ?? form} line ${line}${words === undefined ? '' : `, ${words}`}${which}`;
+};
