@@ -1,45 +1,8 @@
 import type { AtTheBench } from './support/bench';
+import { CLUB, typeOutline } from './support/club';
 import { Application } from './support/application';
 import { Bookkeeper, MAREN } from './support/bookkeeper';
 import { openBrowser } from './support/browser';
-
-const CLUB: readonly (readonly [depth: number, text: string])[] = [
-  [0, 'Assets'],
-  [1, 'Bank'],
-  [2, 'Current account'],
-  [2, 'Regatta account'],
-  [1, 'Boathouse till'],
-  [1, 'Subscriptions owed by members'],
-  [1, 'Boats [land, property and equipment]'],
-  [2, 'Eights'],
-  [2, 'Fours and pairs'],
-  [2, 'Accumulated depreciation on boats'],
-  [0, 'Liabilities'],
-  [1, 'Trade creditors'],
-  [1, 'Subscriptions paid in advance'],
-  [1, 'Loan for the boathouse'],
-  [0, 'Equity'],
-  [1, 'Accumulated fund'],
-  [0, 'Income'],
-  [1, 'Membership subscriptions'],
-  [1, 'Regatta entry fees'],
-  [1, 'Donations received'],
-  [1, 'Bar sales'],
-  [1, 'Bank interest'],
-  [0, 'Expenses'],
-  [1, 'Bar purchases'],
-  [1, 'Boathouse [operating expense]'],
-  [2, 'Rent of the landing'],
-  [2, 'Light and power'],
-  [2, 'Insurance'],
-  [1, 'Rowing [operating expense]'],
-  [2, 'Boat repairs'],
-  [2, 'Coaches’ fees'],
-  [2, 'Regatta travel'],
-  [2, 'Junior squad'],
-  [1, 'Depreciation of boats'],
-  [1, 'Bank charges'],
-];
 
 describe('building a chart from an outline, by keyboard alone', () => {
   let bench: Pick<AtTheBench, 'leave'>;
@@ -67,11 +30,7 @@ describe('building a chart from an outline, by keyboard alone', () => {
   });
 
   it('says of each line what was understood, and why', async () => {
-    for (const [index, [depth, text]] of CLUB.entries()) {
-      if (index > 0) await maren.press('Enter');
-      for (let level = 0; level < depth; level += 1) await maren.press('Tab');
-      await maren.type(text);
-    }
+    await typeOutline(maren, CLUB);
     await maren.sees('30 accounts understood.');
     await maren.sees('from “insurance”');
     await maren.sees('as the account above');

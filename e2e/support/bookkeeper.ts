@@ -93,8 +93,11 @@ export class Bookkeeper {
     for (let count = 0; count < 120; count += 1) {
       const reached = await this.page.evaluate((wanted) => {
         const active = document.activeElement;
-        const label = active?.getAttribute('aria-label') ?? active?.textContent ?? '';
-        return label.trim().startsWith(wanted);
+        const written =
+          active instanceof HTMLInputElement || active instanceof HTMLSelectElement
+            ? (active.labels?.[0]?.textContent ?? '')
+            : (active?.textContent ?? '');
+        return (active?.getAttribute('aria-label') ?? written).trim().startsWith(wanted);
       }, words);
       if (reached) return;
       await this.press('Tab');

@@ -2,6 +2,7 @@ export * from './money/minor';
 export * from './money/currency';
 export * from './money/format';
 export * from './money/parse';
+export * from './money/spread';
 export * from './dates/calendar-date';
 export * from './dates/month';
 export * from './dates/period';

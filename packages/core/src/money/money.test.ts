@@ -1,8 +1,10 @@
 import codes from 'currency-codes';
+import fc from 'fast-check';
 import { minorDigits } from './currency';
 import { formatAmount } from './format';
 import { add, minor, negate, subtract, sum } from './minor';
 import { parseAmount } from './parse';
+import { spreadEvenly } from './spread';
 
 describe('amounts', () => {
   it('add and subtract exactly where decimal fractions would not', () => {
@@ -65,10 +67,31 @@ describe('reading an amount', () => {
     ['1234.5', 'USD', 123450],
     ['-7', 'JPY', -7],
     ['0.125', 'BHD', 125],
+    ['1,234,567.80', 'USD', 123456780],
+    ['12,34', 'USD', null],
     ['1.005', 'USD', null],
+    ['99999999999999999', 'USD', null],
     ['12a', 'USD', null],
     ['', 'USD', null],
   ])('reads “%s” in %s as %p', (text, currency, amount) => {
     expect(parseAmount(text, currency)).toBe(amount);
+  });
+});
+
+describe('spreading an amount', () => {
+  it('gives what is left over to the first parts', () => {
+    expect(spreadEvenly(100, 12)).toEqual([9, 9, 9, 9, 8, 8, 8, 8, 8, 8, 8, 8]);
+    expect(spreadEvenly(-5, 3)).toEqual([-2, -2, -1]);
+  });
+
+  it('loses nothing, whatever the amount and the parts', () => {
+    fc.assert(
+      fc.property(fc.maxSafeInteger(), fc.integer({ min: 1, max: 60 }), (amount, parts) => {
+        const shares = spreadEvenly(amount, parts);
+        expect(shares).toHaveLength(parts);
+        expect(shares.reduce((so, share) => so + share, 0)).toBe(amount);
+        expect(Math.max(...shares) - Math.min(...shares)).toBeLessThanOrEqual(1);
+      }),
+    );
   });
 });

@@ -3,7 +3,7 @@ import { accountOf } from '../chart/queries';
 import { KIND_CODES, statementOf, type KindCode } from '../kinds/kinds';
 import { apply, applyAll, invert, rebase } from '../operations/apply';
 import type { Operation } from '../operations/operation';
-import { LEGAL_FORMS } from '../starting/starting-chart';
+import { type LEGAL_FORMS } from '../starting/starting-chart';
 import { aChart } from '../testing';
 import { copiedSettings } from './account-settings';
 import { hasReturnLine, RETURN_FORMS, returnLineWords, usualReturnLine } from './return-forms';

@@ -1,6 +1,7 @@
 import type { Chart, ChartNode } from '../chart/chart';
 import type { SectionCode, StatementCode } from '../kinds/caption';
 import { add, negate, type Minor } from '../money/minor';
+import { resolvedSettings } from '../settings/rules';
 import { chartResults, sectionAmounts, type RollUp } from './amounts';
 import { STANDARD_LAYOUTS, type LayoutPart } from './layout';
 import { leadsTo, sectionRoots, standsIn } from './section-lines';
@@ -71,7 +72,8 @@ const pushOpenLine = (at: LineAt, context: SectionContext): void => {
   }
   for (const child of node.children)
     pushLine({ node: child, level: level + 1, chartLevel: chartLevel + 1 }, context);
-  pushRow('subtotal', at, context, { amount: amountIn(node, context), open: false });
+  if (resolvedSettings(node.account).subtotal)
+    pushRow('subtotal', at, context, { amount: amountIn(node, context), open: false });
 };
 
 const pushLine = (at: LineAt, context: SectionContext): void => {

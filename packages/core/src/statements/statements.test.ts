@@ -59,6 +59,27 @@ const profitAndLoss = (options: Partial<StatementOptions> = {}, text = CIDER) =>
 };
 
 describe('a profit and loss', () => {
+  it('leaves out the subtotal of an account that is not to have one, and none of its amounts', () => {
+    const set = apply(aChart(CIDER), {
+      type: 'changeSetting',
+      id: '6000',
+      setting: 'subtotal',
+      value: false,
+    });
+    if (!set.ok) throw new Error(set.refusal.code);
+    const rollUp = rollUpOver(ledgerOf(POSTED));
+    const shown = lines(buildStatement('profitAndLoss', { chart: set.chart, rollUp }, ALL));
+    expect(lines(profitAndLoss()).filter((line) => !shown.includes(line))).toEqual([
+      'subtotal People 150',
+    ]);
+    const folded = buildStatement(
+      'profitAndLoss',
+      { chart: set.chart, rollUp },
+      { ...ALL, depth: 1 },
+    );
+    expect(lines(folded)).toContain('line People 150');
+  });
+
   it('takes headings, order and subtotals from the chart, and totals from the kinds', () => {
     expect(lines(profitAndLoss())).toEqual([
       'section revenue',

@@ -15,12 +15,16 @@ import {
   mergedAccounts,
   nodeOf,
   normalSideOfKind,
+  OFTEN_MISTAKEN,
+  resolvedSettings,
+  splitsOf,
   planUnmerge,
   titleOf,
   type AccountId,
   type KindCode,
   type Operation,
   type Refusal,
+  type Split,
   type TextField,
 } from '@iunctus/core';
 import { Textarea } from 'primeng/textarea';
@@ -30,27 +34,32 @@ import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { HistoryPageActions } from '../../history/state/history.actions';
 import { historyFeature } from '../../history/state/history.feature';
+import { accountWords } from '../../shared/words/account-words';
+import { choiceWords } from '../../shared/words/choice-words';
+import { CASH_FLOW_WORDS } from '../../shared/words/setting-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { momentWords } from '../../shared/words/period-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
+import { returnLineOf } from '../model/setting-groups';
+import { AccountSettingsComponent } from './settings/account-settings.component';
 import { KindChoiceComponent } from './kind-choice.component';
 import { SheetComponent } from './sheet.component';
-
-const CASH_FLOW_WORDS = {
-  cash: 'is cash itself',
-  operating: 'operating',
-  investing: 'investing',
-  financing: 'financing',
-  none: 'none',
-} as const;
 
 /** Everything about one account: what its kind means, its texts, heading or posting. */
 @Component({
   selector: 'iu-account-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, Textarea, ToggleSwitch, KindChoiceComponent, SheetComponent],
+  imports: [
+    AccountSettingsComponent,
+    FormsModule,
+    InputText,
+    Textarea,
+    ToggleSwitch,
+    KindChoiceComponent,
+    SheetComponent,
+  ],
   templateUrl: './account-sheet.component.html',
   styleUrl: './account-sheet.component.css',
 })
@@ -67,7 +76,30 @@ export class AccountSheetComponent {
   protected readonly kind = computed(() => KINDS[this.account()?.kind ?? 'bank']);
   protected readonly landing = computed(() => landingWords(this.account()?.kind ?? 'bank'));
   protected readonly side = computed(() => normalSideOfKind(this.account()?.kind ?? 'bank'));
-  protected readonly cashFlow = computed(() => CASH_FLOW_WORDS[this.kind().cashFlow]);
+  protected readonly cashFlow = computed(() => {
+    const account = this.account();
+    return account === undefined ? '' : CASH_FLOW_WORDS[resolvedSettings(account).cashFlow];
+  });
+  protected readonly returnLine = computed(() => {
+    const [account, client] = [this.account(), this.model.client()];
+    return account === undefined || client === null ? '' : returnLineOf(account, client);
+  });
+  protected readonly mistaken = computed(() => OFTEN_MISTAKEN[this.account()?.kind ?? 'bank']);
+
+  /** What splits took from it or brought to it; the last one can be taken back. */
+  protected readonly splits = computed(() => {
+    const id = this.account()?.id ?? '';
+    const chart = this.model.chart();
+    return splitsOf(chart)
+      .filter(({ from, into }) => from === id || into === id)
+      .map((split) => ({
+        split,
+        words:
+          split.into === id
+            ? `From ${accountWords(split.from, chart)}: ${choiceWords(split.choice, chart)}`
+            : `To ${accountWords(split.into, chart)}: ${choiceWords(split.choice, chart)}`,
+      }));
+  });
   protected readonly posted = computed(() => this.isPosted());
 
   /** What was merged into it, newest name first; each can be taken out again. */
@@ -153,6 +185,10 @@ export class AccountSheetComponent {
     if (operation !== null) this.propose([operation]);
   }
 
+  protected takeSplitBack(split: Split): void {
+    this.propose([{ type: 'unsplit', split }]);
+  }
+
   private isPosted(): boolean {
     const node = this.node();
     return node !== undefined && hasPostings(this.model.chart(), node);
@@ -163,7 +199,7 @@ export class AccountSheetComponent {
     if (id !== undefined) this.propose([{ type: 'restore', id }]);
   }
 
-  private propose(operations: readonly Operation[]): void {
+  protected propose(operations: readonly Operation[]): void {
     this.refusal.set(this.model.propose(operations));
   }
 }

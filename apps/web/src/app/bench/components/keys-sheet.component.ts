@@ -16,6 +16,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['D'], 'duplicate, with all below it'],
   [['X', 'Shift ↓'], 'choose several; Space changes them together, Esc lets go'],
   [['G'], 'merge into another account'],
+  [['P'], 'split postings off into new sub-accounts'],
   [['Delete'], 'remove; retire where it has postings'],
   [['Space'], 'all about this account'],
   [['1', '…', '9'], 'show so many levels'],

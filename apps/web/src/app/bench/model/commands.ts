@@ -52,6 +52,7 @@ export const COMMANDS: readonly Command[] = [
   tree('All about', 'Space', { type: 'sheet', sheet: 'account' }),
   tree('Move under another', 'M', { type: 'sheet', sheet: 'move' }),
   tree('Merge into another', 'G', { type: 'sheet', sheet: 'merge' }),
+  tree('Split postings off into new sub-accounts', 'P', { type: 'sheet', sheet: 'split' }),
   tree('Remove or retire', 'Delete', { type: 'remove' }),
   other('New main account', '', { type: 'tree', action: { type: 'add', as: 'main' } }),
   other('Review the proposal', 'R', { type: 'review' }),
@@ -59,6 +60,10 @@ export const COMMANDS: readonly Command[] = [
   other('Undo', 'Ctrl Z', { type: 'undo' }),
   other('Redo', 'Ctrl Shift Z', { type: 'redo' }),
   other('The other statement', 'S', { type: 'tree', action: { type: 'statement' } }),
+  other('Dimensions: market, department, fund, location, project', '', {
+    type: 'tree',
+    action: { type: 'sheet', sheet: 'dimensions' },
+  }),
   other('Show all keys', '?', { type: 'tree', action: { type: 'sheet', sheet: 'keys' } }),
   place('Go to the chart', 'chart'),
   place('Go to numbers: plan and renumbering', 'numbers'),

@@ -1,7 +1,8 @@
 import { Injectable, signal } from '@angular/core';
 
 /** The sheets that slide over the statement. */
-export type SheetName = 'account' | 'move' | 'merge' | 'many' | 'review' | 'keys';
+export type SheetName =
+  'account' | 'move' | 'merge' | 'split' | 'dimensions' | 'many' | 'review' | 'keys';
 
 /** Which sheet is open. */
 @Injectable()

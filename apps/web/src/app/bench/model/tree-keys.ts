@@ -1,4 +1,5 @@
 import type { Direction } from '@iunctus/core';
+import type { SheetName } from './sheets';
 
 /** What a key on the tree asks for. */
 export type TreeAction =
@@ -9,7 +10,7 @@ export type TreeAction =
   | { readonly type: 'letGo' }
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
   | { readonly type: 'move'; readonly direction: Direction }
-  | { readonly type: 'sheet'; readonly sheet: 'account' | 'move' | 'merge' | 'many' | 'keys' }
+  | { readonly type: 'sheet'; readonly sheet: Exclude<SheetName, 'review'> }
   | { readonly type: 'filter' | 'statement' | 'outline' }
   | { readonly type: 'depth'; readonly depth: number };
 
@@ -30,6 +31,7 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   n: { type: 'add', as: 'sibling' },
   m: { type: 'sheet', sheet: 'move' },
   g: { type: 'sheet', sheet: 'merge' },
+  p: { type: 'sheet', sheet: 'split' },
   ' ': { type: 'sheet', sheet: 'account' },
   '?': { type: 'sheet', sheet: 'keys' },
   '/': { type: 'filter' },

@@ -26,6 +26,8 @@ import { KeysSheetComponent } from '../components/keys-sheet.component';
 import { ManySheetComponent } from '../components/many-sheet.component';
 import { MergeSheetComponent } from '../components/merge-sheet.component';
 import { MoveSheetComponent } from '../components/move-sheet.component';
+import { SplitSheetComponent } from '../components/split-sheet.component';
+import { DimensionsSheetComponent } from '../components/dimensions-sheet.component';
 import { ReviewSheetComponent } from '../components/review-sheet.component';
 import { SEAM_WIDTH, SeamComponent } from '../components/seam.component';
 import {
@@ -52,6 +54,9 @@ const DEPTHS: readonly { readonly depth: number; readonly words: string }[] = [
 /** Top of the chart's rows within the seam: the head of the pane and its rule. */
 const ROWS_TOP = 45;
 
+/** The sheets that are about the account at the cursor. */
+const NEED_AN_ACCOUNT: readonly SheetName[] = ['account', 'move', 'merge', 'split'];
+
 /** The main screen: chart, seam, statement, and the proposal at the foot. */
 @Component({
   selector: 'iu-bench-page',
@@ -63,7 +68,9 @@ const ROWS_TOP = 45;
     FootBarComponent,
     KeysSheetComponent,
     ManySheetComponent,
+    DimensionsSheetComponent,
     MergeSheetComponent,
+    SplitSheetComponent,
     MoveSheetComponent,
     ProblemNoteComponent,
     ReviewSheetComponent,
@@ -245,7 +252,7 @@ export class BenchPage {
   }
 
   private openSheet(name: SheetName): void {
-    const needsAccount = name === 'account' || name === 'move' || name === 'merge';
+    const needsAccount = NEED_AN_ACCOUNT.includes(name);
     if (!needsAccount || this.model.cursor() !== null) this.sheets.show(name);
   }
 

@@ -23,8 +23,8 @@ const valueWords = ({ value }: PostingChoice, charts: readonly Chart[]): string 
     .flatMap(({ settings }) => settings.dimensions)
     .find(({ id }) => id === value.dimensionId);
   const name = dimension?.values.find(({ id }) => id === value.valueId)?.name;
-  if (value.valueId === null) return `without ${dimension?.name ?? 'a dimension'}`;
-  return `${dimension?.name ?? 'a dimension'} ${name ?? 'that is gone'}`;
+  if (value.valueId === null) return `without ${dimension?.name.toLowerCase() ?? 'a dimension'}`;
+  return `of ${dimension?.name.toLowerCase() ?? 'a dimension'} ${name ?? 'that is gone'}`;
 };
 
 /** Which postings are chosen: “from sales, with “labels”, 1 July to 30 September 2026”. */

@@ -1,0 +1,145 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import {
+  KINDS,
+  OFFERED_IN,
+  PAYEE_BOXES,
+  resolvedSettings,
+  RETURN_FORMS,
+  returnFormOf,
+  usualReturnLine,
+  type Account,
+  type AccountSettings,
+  type ChangeSetting,
+  type OfferedIn,
+  type SettingName,
+} from '@iunctus/core';
+import { ToggleSwitch } from 'primeng/toggleswitch';
+import {
+  CASH_FLOW_WORDS,
+  CONTROL_WORDS,
+  DOCUMENT_WORDS,
+  SALES_TAX_CHOICES,
+  SETTING_WORDS,
+} from '../../../shared/words/setting-words';
+import { BenchModel } from '../../model/bench-model';
+import { settingGroups } from '../../model/setting-groups';
+import { Sheets } from '../../model/sheets';
+import { BankSettingComponent } from './bank-setting.component';
+import { BudgetSettingComponent } from './budget-setting.component';
+import { DimensionSettingComponent } from './dimension-setting.component';
+import { SecuritySettingComponent } from './security-setting.component';
+import { SettingRowComponent } from './setting-row.component';
+
+const choices = <T extends string>(words: Readonly<Record<T, string>>) =>
+  (Object.keys(words) as T[]).map((value) => ({ value, words: words[value] }));
+
+const CURRENCIES = Intl.supportedValuesOf('currency').map((value) => ({
+  value,
+  words: `${value}, ${new Intl.DisplayNames('en', { type: 'currency' }).of(value) ?? value}`,
+}));
+
+/** The further settings of one account, in groups; each is there only where the kind makes sense of it. */
+@Component({
+  selector: 'iu-account-settings',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    BankSettingComponent,
+    BudgetSettingComponent,
+    DimensionSettingComponent,
+    FormsModule,
+    SecuritySettingComponent,
+    SettingRowComponent,
+    ToggleSwitch,
+  ],
+  templateUrl: './account-settings.component.html',
+  styleUrl: './account-settings.component.css',
+})
+export class AccountSettingsComponent {
+  private readonly model = inject(BenchModel);
+  protected readonly sheets = inject(Sheets);
+  readonly account = input.required<Account>();
+  readonly changed = output<ChangeSetting>();
+
+  protected readonly words = SETTING_WORDS;
+  protected readonly controls = choices(CONTROL_WORDS);
+  protected readonly cashFlows = choices(CASH_FLOW_WORDS);
+  protected readonly documents = OFFERED_IN.map((value) => ({
+    value,
+    words: DOCUMENT_WORDS[value],
+  }));
+  protected readonly salesTaxes = SALES_TAX_CHOICES;
+  protected readonly payeeBoxes = choices(PAYEE_BOXES);
+  protected readonly currencies = CURRENCIES;
+
+  protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  protected readonly groups = computed(() =>
+    settingGroups(this.account(), { chart: this.model.chart(), currency: this.currency() }),
+  );
+  protected readonly resolved = computed(() => resolvedSettings(this.account()));
+  protected readonly kindName = computed(() => KINDS[this.account().kind].name);
+  protected readonly dimensions = computed(() => this.model.chart().settings.dimensions);
+
+  private readonly filer = computed(() => {
+    const client = this.model.client();
+    return {
+      legalForm: client?.legalForm ?? 'corporation',
+      country: client?.country ?? '',
+    } as const;
+  });
+  /** The lines of the client's return; none where no return is known for its country. */
+  protected readonly returnForm = computed(() => {
+    const code = returnFormOf(this.filer());
+    const form = code === null ? undefined : RETURN_FORMS[code];
+    return code === null || form === undefined ? null : { code, ...form };
+  });
+  protected readonly returnLine = computed(
+    () => this.account().settings.returnLine ?? usualReturnLine(this.account().kind, this.filer()),
+  );
+
+  protected isOwn(setting: SettingName): boolean {
+    return this.account().settings[setting] !== undefined;
+  }
+
+  protected set<K extends SettingName>(
+    setting: K,
+    value: NonNullable<AccountSettings[K]> | null,
+  ): void {
+    // Name and value belong together by their common type.
+    this.changed.emit({
+      type: 'changeSetting',
+      id: this.account().id,
+      setting,
+      value,
+    } as ChangeSetting);
+  }
+
+  protected valueOf(event: Event): string {
+    return (event.target as HTMLSelectElement).value;
+  }
+
+  protected choose<K extends SettingName>(setting: K, event: Event): void {
+    const value = this.valueOf(event);
+    // The options are the setting's own values; an empty one leaves it to the kind.
+    this.set(setting, value === '' ? null : (value as NonNullable<AccountSettings[K]>));
+  }
+
+  protected toggleDocument(document: OfferedIn): void {
+    const now = this.resolved().offeredIn;
+    const next = OFFERED_IN.filter((one) =>
+      one === document ? !now.includes(one) : now.includes(one),
+    );
+    this.set('offeredIn', next);
+  }
+
+  protected chooseLine(event: Event): void {
+    const [line, form] = [this.valueOf(event), this.returnForm()?.code];
+    if (line === '' || form === undefined) return this.set('returnLine', null);
+    this.set('returnLine', { form, line, copy: this.returnLine()?.copy ?? 1 });
+  }
+
+  protected chooseCopy(event: Event): void {
+    const [copy, line] = [Number(this.valueOf(event)), this.returnLine()];
+    if (line !== null) this.set('returnLine', { ...line, copy });
+  }
+}

@@ -1,0 +1,143 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import {
+  formatAmount,
+  parseAmount,
+  spreadEvenly,
+  sum,
+  type Budget,
+  type Minor,
+} from '@iunctus/core';
+import { MONTH_NAMES } from '../../../shared/words/period-words';
+import { BenchModel } from '../../model/bench-model';
+
+/** What is expected of an account: one amount for the year, or twelve by month in the order of the fiscal year. */
+@Component({
+  selector: 'iu-budget-setting',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="year">
+      <label class="field">
+        <span>For a year</span>
+        <input
+          class="text amount"
+          inputmode="decimal"
+          autocomplete="off"
+          [value]="words(yearly())"
+          [readonly]="monthly() !== null"
+          (change)="setYear($event)"
+        />
+      </label>
+      <button class="button small" type="button" [disabled]="budget() === null" (click)="toggle()">
+        {{ monthly() === null ? 'By month' : 'As one amount' }}
+      </button>
+    </div>
+    @if (monthly(); as amounts) {
+      <div class="months">
+        @for (amount of amounts; track $index) {
+          <label>
+            <span>{{ months()[$index] }}</span>
+            <input
+              class="text amount"
+              inputmode="decimal"
+              autocomplete="off"
+              [value]="words(amount)"
+              (change)="setMonth($index, $event)"
+            />
+          </label>
+        }
+      </div>
+    }
+    @if (wrong() !== '') {
+      <p class="wrong" role="alert">
+        “{{ wrong() }}” is no amount in {{ currency() }}. Type it as 1,250.00; nothing was changed.
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+    }
+    .year {
+      display: flex;
+      align-items: end;
+      gap: 10px;
+    }
+    .months {
+      display: grid;
+      grid-template-columns: repeat(3, 1fr);
+      gap: 8px 10px;
+    }
+    .months span {
+      color: var(--ink-2);
+      font-size: 12px;
+    }
+    .amount {
+      text-align: right;
+    }
+    .wrong {
+      color: var(--bad);
+      font-weight: 600;
+    }
+  `,
+})
+export class BudgetSettingComponent {
+  private readonly model = inject(BenchModel);
+  readonly budget = input.required<Budget | null>();
+  readonly currency = input.required<string>();
+  readonly changed = output<Budget | null>();
+  protected readonly wrong = signal('');
+
+  protected readonly monthly = computed(() => {
+    const budget = this.budget();
+    return budget?.per === 'month' ? budget.amounts : null;
+  });
+  protected readonly yearly = computed<Minor | null>(() => {
+    const budget = this.budget();
+    if (budget === null) return null;
+    return budget.per === 'year' ? budget.amount : sum(budget.amounts);
+  });
+  protected readonly months = computed(() => {
+    const start = (this.model.client()?.fiscalYearStart ?? 1) - 1;
+    return Array.from({ length: 12 }, (_month, index) => MONTH_NAMES[(start + index) % 12] ?? '');
+  });
+
+  protected words(amount: Minor | null): string {
+    return amount === null ? '' : formatAmount(amount, { currency: this.currency(), zero: '0.00' });
+  }
+
+  protected setYear(typed: Event): void {
+    const text = (typed.target as HTMLInputElement).value.trim();
+    if (text === '') return this.changed.emit(null);
+    const amount = this.read(text);
+    if (amount !== null) this.changed.emit({ per: 'year', amount });
+  }
+
+  protected setMonth(index: number, typed: Event): void {
+    const amount = this.read((typed.target as HTMLInputElement).value.trim() || '0');
+    const amounts = this.monthly();
+    if (amount === null || amounts === null) return;
+    this.changed.emit({ per: 'month', amounts: amounts.map((one, at) => (at === index ? amount : one)) }); // prettier-ignore
+  }
+
+  protected toggle(): void {
+    const amount = this.yearly() ?? 0;
+    if (this.monthly() === null)
+      this.changed.emit({ per: 'month', amounts: spreadEvenly(amount, 12) });
+    else this.changed.emit({ per: 'year', amount });
+  }
+
+  private read(text: string): Minor | null {
+    const amount = parseAmount(text, this.currency());
+    this.wrong.set(amount === null ? text : '');
+    return amount;
+  }
+}

@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { Dimension, DimensionUse } from '@iunctus/core';
+
+/** What an account asks of its postings in each dimension: nothing, a value, or that there be one. */
+@Component({
+  selector: 'iu-dimension-setting',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (row of rows(); track row.dimension.id) {
+      <div class="row">
+        <label class="field">
+          <span>{{ row.dimension.name }}</span>
+          <select class="text" (change)="choose(row.dimension.id, $event)">
+            <option value="">No default</option>
+            @for (value of row.dimension.values; track value.id) {
+              <option [value]="value.id" [selected]="value.id === row.use?.valueId">
+                {{ value.name }}
+              </option>
+            }
+          </select>
+        </label>
+        <label class="demanded">
+          <input
+            type="checkbox"
+            [checked]="row.use?.demanded ?? false"
+            (change)="demand(row.dimension.id, $event)"
+          />
+          demanded
+        </label>
+      </div>
+    } @empty {
+      <p class="muted">
+        This chart has no dimensions yet. A dimension tells postings apart without an account for
+        each: by market, department, fund, location or project.
+      </p>
+    }
+    <button class="button small" type="button" (click)="define.emit()">
+      {{ dimensions().length === 0 ? 'Define a dimension' : 'Dimensions and their values' }}
+    </button>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+      justify-items: start;
+    }
+    .row {
+      display: grid;
+      grid-template-columns: 1fr auto;
+      align-items: end;
+      gap: 14px;
+      width: 100%;
+    }
+    .demanded {
+      display: flex;
+      align-items: center;
+      gap: 6px;
+      padding-bottom: 6px;
+    }
+  `,
+})
+export class DimensionSettingComponent {
+  readonly dimensions = input.required<readonly Dimension[]>();
+  readonly uses = input.required<readonly DimensionUse[]>();
+  /** `null` when nothing is asked any more. */
+  readonly changed = output<readonly DimensionUse[] | null>();
+  readonly define = output();
+
+  protected readonly rows = computed(() =>
+    this.dimensions().map((dimension) => ({
+      dimension,
+      use: this.uses().find(({ dimensionId }) => dimensionId === dimension.id),
+    })),
+  );
+
+  protected choose(dimensionId: string, event: Event): void {
+    const { value } = event.target as HTMLSelectElement;
+    this.put(dimensionId, { valueId: value === '' ? null : value });
+  }
+
+  protected demand(dimensionId: string, event: Event): void {
+    this.put(dimensionId, { demanded: (event.target as HTMLInputElement).checked });
+  }
+
+  private put(dimensionId: string, change: Partial<DimensionUse>): void {
+    const former = this.uses().find((use) => use.dimensionId === dimensionId);
+    const use = { dimensionId, valueId: null, demanded: false, ...former, ...change };
+    const others = this.uses().filter((one) => one.dimensionId !== dimensionId);
+    const asks = use.valueId !== null || use.demanded;
+    const uses = asks ? [...others, use] : others;
+    this.changed.emit(uses.length === 0 ? null : uses);
+  }
+}
