@@ -68,11 +68,11 @@ describe('two sessions on one chart', () => {
     await tobias.press('Control+Enter');
     await tobias.sees('1 no longer fit');
     await tobias.press('r');
-    await tobias.sees('Yours: Metal oxides renamed “Colouring oxides”');
+    await tobias.sees('You wanted: Metal oxides renamed “Colouring oxides”');
     await tobias.sees('Adopted meanwhile:');
     await tobias.tabTo('Propose mine again');
     await tobias.press('Enter');
-    await tobias.seesNoMore('Set aside');
+    await tobias.seesNoMore('The chart moved on');
     await tobias.press('Escape');
     await tobias.hasChart();
     await tobias.goTo('5010');

@@ -10,6 +10,7 @@ import { openApi } from './http/open-api';
 import { ProblemError } from './http/problem';
 import { proposalRoutes } from './proposals/proposals.routes';
 import { splitRoutes } from './splits/splits.routes';
+import { reviewRoutes } from './reviews/reviews.routes';
 import { revisionRoutes } from './revisions/revisions.routes';
 
 /** What the application is made of. `web` is the folder of the built interface; none in tests of the API. */
@@ -54,6 +55,7 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     revisionRoutes(pool),
     balanceRoutes(pool),
     splitRoutes(pool),
+    reviewRoutes(pool),
   );
   app.use('/api', () => {
     throw new ProblemError({ code: 'notFound' });

@@ -136,7 +136,11 @@ describe('splitting an account', () => {
     const again = part('All', '4022', {}).split;
     const asked = async (without: readonly string[]) => {
       const request = { ...PERIOD, splits: [again], without };
-      const { body } = await maren.ask<SplitsAnswer>('POST', `/clients/${clientId}/splits`, request);
+      const { body } = await maren.ask<SplitsAnswer>(
+        'POST',
+        `/clients/${clientId}/splits`,
+        request,
+      );
       return body[0]?.postings;
     };
     expect(await asked([])).toBe(48);

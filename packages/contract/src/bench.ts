@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import { AccountRecordSchema, ChartSettingsSchema, MergedAccountSchema } from './account';
 import { ClientAnswer } from './client';
 import { ConflictSchema, OPERATIONS_LIMIT, OperationSchema, ProposalStepSchema } from './operation';
+import { Person, proposalDetails, ProposalState, Remark, Waiting } from './review';
 import { SplitSchema } from './settings';
 import { DateText, Id, Moment, MonthText, textUpTo } from './text';
 
@@ -14,6 +15,10 @@ export const ProposalAnswer = v.strictObject({
   baseRevision: Revision,
   steps: v.array(ProposalStepSchema),
   conflicts: v.array(ConflictSchema),
+  ...proposalDetails,
+  state: ProposalState,
+  reviewer: v.nullable(Person),
+  remarks: v.array(Remark),
 });
 export type ProposalAnswer = v.InferOutput<typeof ProposalAnswer>;
 
@@ -42,8 +47,19 @@ export const BenchChart = v.strictObject({
   /** Numbers and names that accounts bore before, newest first. */
   former: v.array(FormerTitle),
   proposal: ProposalAnswer,
+  /** Colleagues' proposals that wait for the viewer's word. */
+  waiting: v.array(Waiting),
 });
 export type BenchChart = v.InferOutput<typeof BenchChart>;
+
+/** A colleague's proposal, to be read and judged. */
+export const ReviewAnswer = v.strictObject({
+  author: Person,
+  proposal: ProposalAnswer,
+  /** Whether the viewer is the one who was asked. */
+  asked: v.boolean(),
+});
+export type ReviewAnswer = v.InferOutput<typeof ReviewAnswer>;
 
 /** All that the bench opens with; `chart` is `null` for a client without one. */
 export const BenchAnswer = v.strictObject({
@@ -132,6 +148,8 @@ export const SaveProposalRequest = v.strictObject({
   baseRevision: Revision,
   steps,
   conflicts: v.array(ConflictSchema),
+  name: v.optional(proposalDetails.name, ''),
+  comment: v.optional(proposalDetails.comment, ''),
 });
 export type SaveProposalRequest = v.InferOutput<typeof SaveProposalRequest>;
 export const SaveProposalAnswer = v.strictObject({ version: v.number() });
@@ -150,6 +168,8 @@ export const RevisionAnswer = v.strictObject({
   author: v.string(),
   adoptedAt: Moment,
   note: v.string(),
+  /** Who approved it before it was adopted; `null` where nobody was asked. */
+  approvedBy: v.nullable(v.string()),
   operations: v.array(OperationSchema),
   /** From which number to which, for every account that was renumbered. */
   crosswalk: v.array(

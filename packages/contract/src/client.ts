@@ -30,6 +30,8 @@ export const ClientAnswer = v.strictObject({
   chart: v.nullable(ChartSummary),
   /** Accounts that the signed-in user's pending proposal changes. */
   pending: v.number(),
+  /** Colleagues' proposals that wait for the signed-in user's word. */
+  toReview: v.number(),
   /** The newest month with postings. */
   latestMonth: v.nullable(MonthText),
 });

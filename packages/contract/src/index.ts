@@ -4,5 +4,6 @@ export * from './account';
 export * from './operation';
 export * from './access';
 export * from './client';
+export * from './review';
 export * from './bench';
 export * from './problem';

@@ -16,6 +16,7 @@ interface ClientRow {
   readonly adopted_at: Date | null;
   readonly adopted_by: string | null;
   readonly pending: number;
+  readonly to_review: number;
   readonly latest_month: string | null;
 }
 
@@ -37,6 +38,7 @@ const answerOf = (row: ClientRow): ClientAnswer => ({
           adoptedBy: row.adopted_by,
         },
   pending: row.pending,
+  toReview: row.to_review,
   latestMonth: row.latest_month,
 });
 
@@ -59,6 +61,9 @@ export const manyClients = async (
                     jsonb_array_elements(step -> 'operations') AS operation
                WHERE proposal.chart_id = chart.id AND proposal.user_id = $2
              ), 0) AS pending,
+             (SELECT count(*)::int FROM proposal
+              WHERE proposal.chart_id = chart.id AND proposal.reviewer_id = $2
+                AND proposal.state = 'handedOver') AS to_review,
              (SELECT to_char(max(month), 'YYYY-MM') FROM account_month_total
               WHERE account_month_total.chart_id = chart.id) AS latest_month
       FROM client

@@ -67,6 +67,15 @@ const Revision = v.strictObject({
 });
 export type DemoRevision = v.InferOutput<typeof Revision>;
 
+const Proposal = v.strictObject({
+  author: v.string(),
+  name: v.string(),
+  comment: v.string(),
+  handedTo: v.nullable(v.string()),
+  gestures: v.array(Gesture),
+});
+export type DemoProposal = v.InferOutput<typeof Proposal>;
+
 const readJson = async <T>(schema: v.GenericSchema<unknown, T>, file: string): Promise<T> =>
   v.parse(schema, JSON.parse(await readFile(file, 'utf8')));
 
@@ -82,7 +91,7 @@ export interface ClientFiles {
   readonly accounts: readonly DemoAccount[];
   readonly lines: readonly DemoLine[];
   readonly revisions: readonly DemoRevision[];
-  readonly proposal: readonly DemoGesture[];
+  readonly proposal: DemoProposal | null;
 }
 
 /** Reads a client's folder; a client need not have a proposal. */
@@ -96,6 +105,6 @@ export const readClientFiles = async (folder: string): Promise<ClientFiles> => {
     accounts: await readCsv(ChartRow, join(folder, 'chart.csv')),
     lines: await readCsv(EntryRow, join(folder, 'entries.csv')),
     revisions: await readJson(v.array(Revision), join(folder, 'revisions.json')),
-    proposal: hasProposal ? await readJson(v.array(Gesture), proposal) : [],
+    proposal: hasProposal ? await readJson(Proposal, proposal) : null,
   };
 };

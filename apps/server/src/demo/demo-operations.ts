@@ -78,7 +78,7 @@ export const gestureOperations = (chart: Chart, gesture: DemoGesture): readonly 
     return [{ type: 'editField', id, field: gesture.field, value: gesture.value }];
   return planMoveUnder(chart, id, {
     parentId: idOf(chart, gesture.under),
-    afterId: idOf(chart, gesture.after),
+    afterId: gesture.after === '' ? null : idOf(chart, gesture.after),
   });
 };
 

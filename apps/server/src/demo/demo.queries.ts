@@ -37,6 +37,7 @@ export const deletePractice = async (on: Transaction, practiceId: string): Promi
     `DELETE FROM account_month_total WHERE chart_id IN (${charts})`,
     `DELETE FROM entry_line WHERE chart_id IN (${charts})`,
     'DELETE FROM entry WHERE practice_id = $1',
+    'DELETE FROM proposal_remark WHERE practice_id = $1',
     'DELETE FROM proposal WHERE practice_id = $1',
     'DELETE FROM revision WHERE practice_id = $1',
     'DELETE FROM account WHERE practice_id = $1',

@@ -1,17 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
-import { emptyChart, USUAL_SETTINGS } from '@iunctus/core';
+import { emptyChart, USUAL_SETTINGS, type Chart } from '@iunctus/core';
 import type pg from 'pg';
 import { hashPassword } from '../access/passwords';
 import type { Viewer } from '../access/access.service';
 import { loadChart } from '../charts/chart-store';
-import { maybeChartLocked } from '../charts/charts.queries';
+import { maybeChartLocked, type ChartHead } from '../charts/charts.queries';
 import { insertClient } from '../clients/clients.queries';
 import { inTransactionOn } from '../database/transaction';
 import { postEntries } from '../entries/entries.queries';
 import { beginChart, saveProposal } from '../proposals/proposals.service';
+import { handOverTo } from '../reviews/reviews.service';
 import { adopt } from '../revisions/adopt';
-import { readClientFiles, readPractice, type DemoClient, type DemoPractice } from './demo-files';
+import {
+  readClientFiles,
+  readPractice,
+  type DemoClient,
+  type DemoPractice,
+  type DemoProposal,
+} from './demo-files';
 import { chartOfRows, entriesOf, gestureSteps, operationsOf } from './demo-operations';
 import { deletePractice, hasPractice, insertPractice, insertUser } from './demo.queries';
 
@@ -80,15 +87,29 @@ const loadClient = async (pool: pg.Pool, at: ClientAt): Promise<void> => {
   const { chart, head } = await currentChart(pool, owner, at.clientId);
   const entries = entriesOf(chart, files.lines, at.client.currency);
   await inTransactionOn(pool, (transaction) => postEntries(transaction, head, entries));
-  if (files.proposal.length === 0) return;
-  const steps = gestureSteps(chart, files.proposal).map((operations) => ({
+  if (files.proposal !== null)
+    await loadProposal(pool, at, { head, chart, proposal: files.proposal });
+};
+
+/** Keeps the demo's pending proposal, and hands it over where the demo says so. */
+const loadProposal = async (
+  pool: pg.Pool,
+  { clientId, viewers }: ClientAt,
+  { head, chart, proposal }: { head: ChartHead; chart: Chart; proposal: DemoProposal },
+): Promise<void> => {
+  const { author, name, comment, handedTo, gestures } = proposal;
+  const steps = gestureSteps(chart, gestures).map((operations) => ({
     id: randomUUID(),
     operations: [...operations],
   }));
-  await saveProposal(pool, owner, {
-    clientId: at.clientId,
-    request: { version: 0, baseRevision: head.revision, steps, conflicts: [] },
+  const viewer = viewerIn(viewers, author);
+  const { version } = await saveProposal(pool, viewer, {
+    clientId,
+    request: { version: 0, baseRevision: head.revision, steps, conflicts: [], name, comment },
   });
+  if (handedTo === null) return;
+  const request = { reviewerId: viewerIn(viewers, handedTo).userId, version };
+  await handOverTo(pool, viewer, { clientId, request });
 };
 
 const loadPractice = async (

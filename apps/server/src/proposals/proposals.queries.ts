@@ -8,26 +8,41 @@ interface ProposalRow {
   readonly base_revision: number;
   readonly steps: ProposalAnswer['steps'];
   readonly conflicts: ProposalAnswer['conflicts'];
+  readonly name: string;
+  readonly comment: string;
+  readonly state: ProposalAnswer['state'];
+  readonly reviewer_id: string | null;
+  readonly reviewer_name: string | null;
 }
+
+/** A proposal as it is kept, remarks apart. */
+export type StoredProposal = Omit<ProposalAnswer, 'remarks'>;
 
 /** A user's pending proposal on a chart. */
 export const maybeProposal = async (
   on: Reader,
   head: ChartHead,
   userId: string,
-): Promise<ProposalAnswer | undefined> => {
+): Promise<StoredProposal | undefined> => {
   const row = await maybeOne<ProposalRow>(on, {
     text: `
-      SELECT version, base_revision, steps, conflicts FROM proposal
-      WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3`,
+      SELECT proposal.version, proposal.base_revision, proposal.steps, proposal.conflicts,
+             proposal.name, proposal.comment, proposal.state, proposal.reviewer_id,
+             reviewer.name AS reviewer_name
+      FROM proposal LEFT JOIN app_user AS reviewer ON reviewer.id = proposal.reviewer_id
+      WHERE proposal.practice_id = $1 AND proposal.chart_id = $2 AND proposal.user_id = $3`,
     values: [head.practiceId, head.id, userId],
   });
   if (row === undefined) return undefined;
-  const { base_revision: baseRevision, ...rest } = row;
-  return { ...rest, baseRevision };
+  const { base_revision: baseRevision, reviewer_id: id, reviewer_name: name, ...rest } = row;
+  const reviewer = id === null || name === null ? null : { id, name };
+  return { ...rest, baseRevision, reviewer };
 };
 
-/** Stores a proposal when nobody stored another since `version`. Gives how many rows that changed: one, or none. */
+/**
+ * Stores a proposal when nobody stored another since `version`. Gives how many rows that changed:
+ * one, or none. With other steps than before it is a draft again, whoever had it for review.
+ */
 export const storeProposal = (
   on: Transaction,
   head: ChartHead,
@@ -35,12 +50,16 @@ export const storeProposal = (
 ): Promise<number> =>
   change(on, {
     text: `
-      INSERT INTO proposal (practice_id, chart_id, user_id, version, base_revision, steps, conflicts)
-      SELECT $1, $2, $3, 1, $5, $6, $7 WHERE $4 = 0
+      INSERT INTO proposal (practice_id, chart_id, user_id, version, base_revision, steps, conflicts,
+                            name, comment)
+      SELECT $1, $2, $3, 1, $5, $6::jsonb, $7, $8, $9 WHERE $4 = 0
         OR EXISTS (SELECT 1 FROM proposal WHERE chart_id = $2 AND user_id = $3)
       ON CONFLICT (chart_id, user_id) DO UPDATE
         SET version = proposal.version + 1, base_revision = excluded.base_revision,
-            steps = excluded.steps, conflicts = excluded.conflicts
+            steps = excluded.steps, conflicts = excluded.conflicts,
+            name = excluded.name, comment = excluded.comment,
+            state = CASE WHEN proposal.steps = excluded.steps THEN proposal.state ELSE 'draft' END,
+            reviewer_id = CASE WHEN proposal.steps = excluded.steps THEN proposal.reviewer_id END
         WHERE proposal.version = $4`,
     values: [
       head.practiceId,
@@ -50,6 +69,8 @@ export const storeProposal = (
       proposal.baseRevision,
       JSON.stringify(proposal.steps),
       JSON.stringify(proposal.conflicts),
+      proposal.name,
+      proposal.comment,
     ],
   });
 

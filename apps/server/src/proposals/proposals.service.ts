@@ -24,23 +24,36 @@ import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
 import { manyLandedSince } from '../revisions/revisions.queries';
 import { manySplits } from '../splits/splits.queries';
+import { manyRemarks, manyWaiting } from '../reviews/reviews.queries';
 import { maybeProposal, storeProposal } from './proposals.queries';
 
-const NONE: ProposalAnswer = { version: 0, baseRevision: 0, steps: [], conflicts: [] };
+const NONE: ProposalAnswer = {
+  version: 0,
+  baseRevision: 0,
+  steps: [],
+  conflicts: [],
+  name: '',
+  comment: '',
+  state: 'draft',
+  reviewer: null,
+  remarks: [],
+};
 
 /** The user's proposal, brought to the newest revision; what no longer fits is set aside as a conflict. */
-const currentProposal = async (
+export const currentProposal = async (
   on: Reader,
   head: ChartHead,
   userId: string,
 ): Promise<ProposalAnswer> => {
   const stored = await maybeProposal(on, head, userId);
   if (stored === undefined) return { ...NONE, baseRevision: head.revision };
-  if (stored.baseRevision === head.revision) return stored;
+  const remarks = await manyRemarks(on, head, userId);
+  if (stored.baseRevision === head.revision) return { ...stored, remarks };
   const landed = await manyLandedSince(on, head, stored.baseRevision);
   const { steps, conflicts } = replay(await loadChart(on, head), stored.steps, landed);
   return {
-    version: stored.version,
+    ...stored,
+    remarks,
     baseRevision: head.revision,
     steps: [...steps],
     conflicts: [...stored.conflicts, ...conflicts],
@@ -58,6 +71,7 @@ const benchChart = async (on: Reader, head: ChartHead, userId: string): Promise<
     posted: await manyPostedIds(on, head),
     former: await manyFormer(on, head),
     proposal: await currentProposal(on, head, userId),
+    waiting: await manyWaiting(on, head, userId),
   };
 };
 

@@ -6,7 +6,7 @@ import { loadChart, storeChart, storeFormer } from '../charts/chart-store';
 import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.queries';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
-import { deleteProposal } from '../proposals/proposals.queries';
+import { deleteProposal, maybeProposal } from '../proposals/proposals.queries';
 import { storeSplits } from '../splits/split-postings';
 import { insertRevision, manyLandedSince } from './revisions.queries';
 
@@ -43,6 +43,20 @@ const land = async (
   return outcome.landed;
 };
 
+/** Who approved the proposal with exactly these steps; `null` for nobody. */
+const approverOf = async (
+  on: Transaction,
+  head: ChartHead,
+  userId: string,
+  steps: readonly ProposalStep[],
+): Promise<string | null> => {
+  const stored = await maybeProposal(on, head, userId);
+  const key = (listed: readonly ProposalStep[]): string =>
+    listed.map(({ id, operations }) => `${id} ${operations.length}`).join();
+  const same = stored?.state === 'approved' && key(stored.steps) === key(steps);
+  return same ? (stored.reviewer?.id ?? null) : null;
+};
+
 /**
  * Makes a proposal a revision. The chart is locked; steps made on an older revision are replayed
  * on the newest one. Refuses with `staleRevision` and the steps that no longer fit, or `refused`;
@@ -58,12 +72,19 @@ export const adopt = (
       (await maybeChartLocked(transaction, viewer, asked.clientId)) ??
       problem({ code: 'notFound' });
     const steps = await stepsThatFit(transaction, head, asked.request);
+    const approvedBy = await approverOf(transaction, head, viewer.userId, asked.request.steps);
     await deleteProposal(transaction, head, viewer.userId);
     if (steps.length === 0) return { revision: head.revision };
     const landed = await land(transaction, head, steps);
     const number = head.revision + 1;
     const { note } = asked.request;
-    await insertRevision(transaction, head, { number, authorId: viewer.userId, note, landed });
+    await insertRevision(transaction, head, {
+      number,
+      authorId: viewer.userId,
+      approvedBy,
+      note,
+      landed,
+    });
     await setRevision(transaction, head, number);
     return { revision: number };
   });

@@ -12,14 +12,16 @@ export const insertRevision = (
   revision: {
     readonly number: number;
     readonly authorId: string;
+    readonly approvedBy: string | null;
     readonly note: string;
     readonly landed: readonly Landed[];
   },
 ): Promise<number> =>
   change(on, {
     text: `
-      INSERT INTO revision (practice_id, chart_id, number, author_id, note, operations, inverse)
-      VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+      INSERT INTO revision (practice_id, chart_id, number, author_id, note, operations, inverse,
+                            approved_by)
+      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
     values: [
       head.practiceId,
       head.id,
@@ -28,6 +30,7 @@ export const insertRevision = (
       revision.note,
       JSON.stringify(revision.landed.map(({ operation }) => operation)),
       JSON.stringify(revision.landed.map(({ inverse }) => inverse)),
+      revision.approvedBy,
     ],
   });
 
@@ -78,6 +81,7 @@ interface RevisionRow {
   readonly author: string;
   readonly adopted_at: Date;
   readonly note: string;
+  readonly approved_by: string | null;
   readonly operations: Operation[];
   readonly inverse: Operation[];
 }
@@ -91,17 +95,19 @@ export const manyRevisions = async (
   const rows = await many<RevisionRow>(on, {
     text: `
       SELECT revision.number, app_user.name AS author, revision.adopted_at, revision.note,
-             revision.operations, revision.inverse
+             approver.name AS approved_by, revision.operations, revision.inverse
       FROM revision
       JOIN chart ON chart.id = revision.chart_id
       JOIN app_user ON app_user.id = revision.author_id
+      LEFT JOIN app_user AS approver ON approver.id = revision.approved_by
       WHERE revision.practice_id = $1 AND chart.client_id = $2
       ORDER BY revision.number DESC`,
     values: [viewer.practiceId, clientId],
   });
-  return rows.map(({ adopted_at, inverse, ...row }) => ({
+  return rows.map(({ adopted_at, approved_by, inverse, ...row }) => ({
     ...row,
     adoptedAt: adopted_at.toISOString(),
+    approvedBy: approved_by,
     crosswalk: [...crosswalkOf(landedOf({ operations: row.operations, inverse }))],
   }));
 };

@@ -9,6 +9,7 @@ import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
 import * as benchEffects from './bench/state/bench.effects';
+import * as reviewEffects from './bench/state/review.effects';
 import * as splitEffects from './bench/state/split.effects';
 import { benchFeature } from './bench/state/bench.feature';
 import * as clientsEffects from './clients/state/clients.effects';
@@ -46,7 +47,14 @@ export const APP_CONFIG: ApplicationConfig = {
     provideState(clientsFeature),
     provideState(benchFeature),
     provideState(historyFeature),
-    provideEffects(sessionEffects, clientsEffects, benchEffects, splitEffects, historyEffects),
+    provideEffects(
+      sessionEffects,
+      clientsEffects,
+      benchEffects,
+      splitEffects,
+      reviewEffects,
+      historyEffects,
+    ),
     providePrimeNG({
       theme: {
         preset: IUNCTUS_PRESET,

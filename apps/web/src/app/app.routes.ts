@@ -46,6 +46,16 @@ export const ROUTES: Routes = [
         loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
       },
       {
+        path: 'proposal',
+        title: 'Proposal · Iunctus',
+        loadComponent: () => import('./proposals/pages/proposal.page').then((m) => m.ProposalPage),
+      },
+      {
+        path: 'review/:authorId',
+        title: 'Review · Iunctus',
+        loadComponent: () => import('./proposals/pages/proposal.page').then((m) => m.ProposalPage),
+      },
+      {
         path: 'compare',
         title: 'What differs · Iunctus',
         loadComponent: () => import('./history/pages/compare.page').then((m) => m.ComparePage),

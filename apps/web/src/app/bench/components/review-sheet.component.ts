@@ -9,6 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { Store } from '@ngrx/store';
+import type { Remark } from '@iunctus/contract';
 import {
   dropOperation,
   formatAmount,
@@ -26,12 +27,14 @@ import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
+import { HandOverComponent } from './hand-over.component';
 import { SheetComponent } from './sheet.component';
 
 interface Line {
   readonly stepId: string;
   readonly index: number;
   readonly words: string;
+  readonly remarks: readonly Remark[];
 }
 
 /** At most so many operations are listed one by one. */
@@ -41,7 +44,7 @@ const LISTED = 300;
 @Component({
   selector: 'iu-review-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SheetComponent],
+  imports: [HandOverComponent, SheetComponent],
   templateUrl: './review-sheet.component.html',
   styleUrl: './review-sheet.component.css',
 })
@@ -53,6 +56,8 @@ export class ReviewSheetComponent {
   private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
   protected readonly adopting = this.store.selectSignal(benchFeature.selectAdopting);
   protected readonly conflicts = computed(() => this.proposal().conflicts);
+  /** The conflict that is being settled; the next one follows it. */
+  protected readonly conflict = computed(() => this.conflicts()[0]);
   protected readonly gone = signal('');
 
   private readonly all = computed<readonly Line[]>(() => {
@@ -64,6 +69,9 @@ export class ReviewSheetComponent {
         stepId: step.id,
         index,
         words: operationWords(operation, before, after),
+        remarks: this.proposal().remarks.filter(
+          (one) => one.stepId === step.id && one.index === index,
+        ),
       }));
       before = after;
       return lines;
@@ -103,9 +111,9 @@ export class ReviewSheetComponent {
     this.store.dispatch(BenchPageActions.proposalDiscarded());
   }
 
-  protected adopt(event: Event, note: string): void {
-    event.preventDefault();
-    this.store.dispatch(BenchPageActions.adoptRequested({ note: note.trim() }));
+  /** The note of a revision is what its proposal was called. */
+  protected adopt(): void {
+    this.store.dispatch(BenchPageActions.adoptRequested({ note: this.proposal().name }));
   }
 
   protected conflictWords({ step }: Conflict): string {

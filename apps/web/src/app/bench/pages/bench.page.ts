@@ -94,6 +94,7 @@ export class BenchPage {
   private readonly filterField = viewChild<ElementRef<HTMLInputElement>>('filterField');
 
   protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  protected readonly waiting = this.store.selectSignal(benchFeature.selectWaiting);
   protected readonly client = this.store.selectSignal(benchFeature.selectClient);
   protected readonly statements = STATEMENTS;
   protected readonly statementWords = STATEMENT_WORDS;

@@ -15,6 +15,9 @@ export const BenchPageActions = createActionGroup({
     'Operation Dropped': props<{ steps: readonly ProposalStep[] }>(),
     'Proposal Discarded': emptyProps(),
     'Conflict Dismissed': props<{ stepId: string }>(),
+    'Details Changed': props<{ name: string; comment: string }>(),
+    'Hand Over Requested': props<{ reviewerId: string }>(),
+    'Withdrawal Requested': emptyProps(),
     'Period Chosen': props<{ period: Period }>(),
     'Adopt Requested': props<{ note: string }>(),
     'Take Back Requested': props<{ revision: number }>(),
@@ -35,6 +38,7 @@ export const BenchApiActions = createActionGroup({
     'Proposal Saved': props<{ version: number; edits: number }>(),
     'Proposal Save Failed': props<{ problem: ApiProblem }>(),
     'Proposal Overtaken': props<{ client: ClientAnswer; chart: BenchChart }>(),
+    'Review Request Failed': props<{ problem: ApiProblem }>(),
     Adopted: props<{ revision: number }>(),
     'Adopt Failed': props<{ problem: ApiProblem }>(),
     'Take Back Prepared': props<{

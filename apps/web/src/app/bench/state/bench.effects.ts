@@ -95,6 +95,8 @@ const save = (
     baseRevision: adopted.revision,
     steps: [...proposal.steps],
     conflicts: [...proposal.conflicts],
+    name: proposal.name,
+    comment: proposal.comment,
   };
   return api.saveProposal(clientId, request).pipe(
     map(({ version }) => BenchApiActions.proposalSaved({ version, edits: proposal.edits })),
@@ -127,6 +129,7 @@ export const saveProposal$ = createEffect(
         BenchPageActions.operationDropped,
         BenchPageActions.proposalDiscarded,
         BenchPageActions.conflictDismissed,
+        BenchPageActions.detailsChanged,
         BenchApiActions.takeBackPrepared,
         BenchApiActions.proposalOvertaken,
       ),

@@ -1,4 +1,4 @@
-import type { BenchChart, ClientAnswer } from '@iunctus/contract';
+import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
 import { recordsOf, type ProposalStep } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
 import type { Action } from '@ngrx/store';
@@ -18,6 +18,7 @@ const CLIENT: ClientAnswer = {
   fiscalYearStart: 7,
   chart: null,
   pending: 0,
+  toReview: 0,
   latestMonth: '2026-10',
 };
 
@@ -40,7 +41,18 @@ const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => (
   splits: [],
   usedValues: [],
   former: [],
-  proposal: { version, baseRevision: 3, steps: [...steps], conflicts: [] },
+  proposal: {
+    version,
+    baseRevision: 3,
+    steps: [...steps],
+    conflicts: [],
+    name: 'Names said plainly',
+    comment: '',
+    state: 'approved',
+    reviewer: { id: 'tobias', name: 'Tobias Fenn' },
+    remarks: [],
+  },
+  waiting: [],
 });
 
 const after = (...actions: readonly Action[]): BenchState =>
@@ -57,6 +69,41 @@ describe('the bench’s state', () => {
     const state = after(BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) }));
     expect(state.proposal.steps).toEqual([A]);
     expect(state.period).toEqual({ first: '2026-07', last: '2026-10' });
+  });
+
+  it('keeps an approval while only the name changes, and drops it with another step', () => {
+    const start = BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
+    const renamed = BenchPageActions.detailsChanged({
+      name: 'Pay and courses',
+      comment: 'As said.',
+    });
+    expect(after(start, renamed).proposal).toMatchObject({
+      state: 'approved',
+      name: 'Pay and courses',
+    });
+    expect(after(start, propose(B)).proposal).toMatchObject({ state: 'draft', reviewer: null });
+    expect(after(start, BenchPageActions.undoRequested()).proposal.state).toBe('draft');
+  });
+
+  it('forgets name and comment with a proposal that is discarded', () => {
+    const start = BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
+    const { proposal } = after(start, BenchPageActions.proposalDiscarded());
+    expect(proposal).toMatchObject({ steps: [], name: '', comment: '' });
+  });
+
+  it('counts pending splits into the amounts, for the period that is shown alone', () => {
+    const balances = {
+      first: '2026-07',
+      last: '2026-10',
+      amounts: [['6010', 90, 90, 90]],
+      splits: [['old', 5, 5, 5]],
+    } satisfies BalancesAnswer;
+    const seen = BenchApiActions.splitsLoaded({ amounts: [['new', 7, 7, 7]] });
+    const shown = BenchApiActions.balancesLoaded({ balances });
+    const idsOf = (state: BenchState) =>
+      benchFeature.selectAmounts({ bench: state }).map(([id]) => id);
+    expect(idsOf(after(loaded, shown, seen))).toEqual(['6010', 'old', 'new']);
+    expect(idsOf(after(loaded, shown, seen, shown))).toEqual(['6010', 'old']);
   });
 
   it('undoes and redoes step by step', () => {

@@ -1,5 +1,14 @@
 import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
-import type { BalancesAnswer, BenchChart, ClientAnswer, FormerTitle } from '@iunctus/contract';
+import type {
+  BalancesAnswer,
+  BenchChart,
+  ClientAnswer,
+  FormerTitle,
+  Person,
+  ProposalAnswer,
+  Remark,
+  Waiting,
+} from '@iunctus/contract';
 import {
   namedPeriod,
   type AccountRecord,
@@ -39,6 +48,12 @@ export interface ProposalState {
   readonly steps: readonly ProposalStep[];
   readonly undone: readonly ProposalStep[];
   readonly conflicts: readonly Conflict[];
+  /** What its author calls it, and says of it. */
+  readonly name: string;
+  readonly comment: string;
+  readonly state: ProposalAnswer['state'];
+  readonly reviewer: Person | null;
+  readonly remarks: readonly Remark[];
   /** Ids of the steps that the server has. */
   readonly savedIds: readonly string[];
   /** Counts edits, to tell whether the last save was of the newest state. */
@@ -53,6 +68,8 @@ export interface BenchState {
   readonly client: ClientAnswer | null;
   readonly adopted: AdoptedChart | null;
   readonly proposal: ProposalState;
+  /** Colleagues' proposals that wait for the viewer's word. */
+  readonly waiting: readonly Waiting[];
   readonly period: Period | null;
   readonly balances: BalancesAnswer | null;
   /** What pending splits come to in the period that is shown. */
@@ -66,6 +83,11 @@ const EMPTY: ProposalState = {
   steps: [],
   undone: [],
   conflicts: [],
+  name: '',
+  comment: '',
+  state: 'draft',
+  reviewer: null,
+  remarks: [],
   savedIds: [],
   edits: 0,
   savedEdits: 0,
@@ -78,6 +100,7 @@ const initial: BenchState = {
   client: null,
   adopted: null,
   proposal: EMPTY,
+  waiting: [],
   period: null,
   balances: null,
   splitAmounts: [],
@@ -101,8 +124,10 @@ const periodOf = (client: ClientAnswer): Period => {
   return namedPeriod('yearToDate', latest, client.fiscalYearStart);
 };
 
+/** With other steps it is a draft again, whoever had it for review. */
 const edited = (proposal: ProposalState, change: Partial<ProposalState>): ProposalState => ({
   ...proposal,
+  ...(change.steps === undefined ? {} : { state: 'draft', reviewer: null }),
   ...change,
   edits: proposal.edits + 1,
 });
@@ -115,11 +140,17 @@ const opened = (state: BenchState, client: ClientAnswer, chart: BenchChart): Ben
   adopted: adoptedOf(chart),
   period: state.client?.id === client.id && state.period ? state.period : periodOf(client),
   adopting: false,
+  waiting: chart.waiting,
   proposal: {
     ...EMPTY,
     version: chart.proposal.version,
     steps: chart.proposal.steps,
     conflicts: chart.proposal.conflicts,
+    name: chart.proposal.name,
+    comment: chart.proposal.comment,
+    state: chart.proposal.state,
+    reviewer: chart.proposal.reviewer,
+    remarks: chart.proposal.remarks,
     savedIds: chart.proposal.steps.map(({ id }) => id),
   },
 });
@@ -175,7 +206,13 @@ export const benchFeature = createFeature({
         steps: [],
         undone: [...state.proposal.steps].reverse(),
         conflicts: [],
+        name: '',
+        comment: '',
       }),
+    })),
+    on(BenchPageActions.detailsChanged, (state, { name, comment }) => ({
+      ...state,
+      proposal: edited(state.proposal, { name, comment }),
     })),
     on(BenchPageActions.conflictDismissed, (state, { stepId }) => ({
       ...state,
@@ -193,10 +230,14 @@ export const benchFeature = createFeature({
       ...state,
       splitAmounts: amounts,
     })),
-    on(BenchApiActions.balancesLoadFailed, (state, { problem }) => ({
-      ...state,
-      notice: { type: 'problem', problem } as const,
-    })),
+    on(
+      BenchApiActions.balancesLoadFailed,
+      BenchApiActions.reviewRequestFailed,
+      (state, { problem }) => ({
+        ...state,
+        notice: { type: 'problem', problem } as const,
+      }),
+    ),
     on(BenchApiActions.proposalSaved, (state, { version, edits }) => ({
       ...state,
       proposal: {

@@ -7,8 +7,13 @@ import {
   BenchAnswer,
   ClientAnswer,
   ClientsAnswer,
+  type HandOverRequest,
   type NewClientRequest,
+  PeopleAnswer,
   PostingsAnswer,
+  Remark,
+  type RemarkRequest,
+  ReviewAnswer,
   RevisionChartAnswer,
   RevisionsAnswer,
   SaveProposalAnswer,
@@ -18,6 +23,7 @@ import {
   SplitsAnswer,
   type SplitsRequest,
   UndoAnswer,
+  type VerdictRequest,
   WhoAnswer,
 } from '@iunctus/contract';
 import type { Period } from '@iunctus/core';
@@ -87,6 +93,34 @@ export class ApiService {
 
   saveProposal(clientId: string, request: SaveProposalRequest): Observable<{ version: number }> {
     return this.http.put(ofClient(clientId, '/proposal'), request).pipe(read(SaveProposalAnswer));
+  }
+
+  /** Everybody of the practice. */
+  people(): Observable<PeopleAnswer> {
+    return this.http.get('/api/people').pipe(read(PeopleAnswer));
+  }
+
+  handOver(clientId: string, request: HandOverRequest): Observable<unknown> {
+    return this.http.post(ofClient(clientId, '/proposal/hand-over'), request);
+  }
+
+  /** Takes the proposal back from the colleague who has it. */
+  withdraw(clientId: string): Observable<unknown> {
+    return this.http.post(ofClient(clientId, '/proposal/take-back'), {});
+  }
+
+  review(clientId: string, authorId: string): Observable<ReviewAnswer> {
+    return this.http.get(ofClient(clientId, `/reviews/${authorId}`)).pipe(read(ReviewAnswer));
+  }
+
+  remark(clientId: string, authorId: string, request: RemarkRequest): Observable<Remark> {
+    return this.http
+      .post(ofClient(clientId, `/reviews/${authorId}/remarks`), request)
+      .pipe(read(Remark));
+  }
+
+  judge(clientId: string, authorId: string, request: VerdictRequest): Observable<unknown> {
+    return this.http.post(ofClient(clientId, `/reviews/${authorId}/verdict`), request);
   }
 
   adopt(clientId: string, request: AdoptRequest): Observable<AdoptAnswer> {

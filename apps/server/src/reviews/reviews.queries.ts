@@ -1,0 +1,158 @@
+import type { Person, Remark, RemarkRequest, Waiting } from '@iunctus/contract';
+import type { Viewer } from '../access/access.service';
+import type { ChartHead } from '../charts/charts.queries';
+import { change, many, maybeOne } from '../database/query';
+import type { Reader, Transaction } from '../database/transaction';
+
+/** Everybody of a practice, by name. */
+export const manyPeople = (on: Reader, viewer: Viewer): Promise<Person[]> =>
+  many(on, {
+    text: 'SELECT id, name FROM app_user WHERE practice_id = $1 ORDER BY name',
+    values: [viewer.practiceId],
+  });
+
+/** Somebody of the practice. */
+export const maybePerson = (
+  on: Reader,
+  viewer: Pick<Viewer, 'practiceId'>,
+  id: string,
+): Promise<Person | undefined> =>
+  maybeOne(on, {
+    text: 'SELECT id, name FROM app_user WHERE practice_id = $1 AND id = $2',
+    values: [viewer.practiceId, id],
+  });
+
+/** Hands a proposal to a colleague. Gives how many rows that changed: none when it was saved anew since `version`. */
+export const handOver = (
+  on: Transaction,
+  head: ChartHead,
+  asked: { readonly userId: string; readonly reviewerId: string; readonly version: number },
+): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE proposal SET state = 'handedOver', reviewer_id = $4
+      WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3 AND version = $5
+        AND jsonb_array_length(steps) > 0`,
+    values: [head.practiceId, head.id, asked.userId, asked.reviewerId, asked.version],
+  });
+
+/** Makes a proposal a draft again. */
+export const takeBack = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE proposal SET state = 'draft', reviewer_id = NULL
+      WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3`,
+    values: [head.practiceId, head.id, userId],
+  });
+
+/** Keeps what the reviewer says. Gives how many rows that changed: none when it is not theirs to say, or overtaken. */
+export const judge = (
+  on: Transaction,
+  head: ChartHead,
+  asked: {
+    readonly userId: string;
+    readonly reviewerId: string;
+    readonly verdict: 'approved' | 'sentBack';
+    readonly version: number;
+  },
+): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE proposal SET state = $6
+      WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3 AND reviewer_id = $4
+        AND version = $5 AND state = 'handedOver'`,
+    values: [
+      head.practiceId,
+      head.id,
+      asked.userId,
+      asked.reviewerId,
+      asked.version,
+      asked.verdict,
+    ],
+  });
+
+/** Proposals on a chart that wait for a user's word. */
+export const manyWaiting = async (
+  on: Reader,
+  head: ChartHead,
+  reviewerId: string,
+): Promise<Waiting[]> => {
+  const rows = await many<{ id: string; author: string; name: string; changes: number }>(on, {
+    text: `
+      SELECT author.id, author.name AS author, proposal.name,
+             (SELECT count(*)::int FROM jsonb_array_elements(proposal.steps) AS listed (step),
+                jsonb_array_elements(listed.step -> 'operations')) AS changes
+      FROM proposal JOIN app_user AS author ON author.id = proposal.user_id
+      WHERE proposal.practice_id = $1 AND proposal.chart_id = $2 AND proposal.reviewer_id = $3
+        AND proposal.state = 'handedOver'
+      ORDER BY author.name`,
+    values: [head.practiceId, head.id, reviewerId],
+  });
+  return rows.map(({ id, author, name, changes }) => ({
+    author: { id, name: author },
+    name,
+    changes,
+  }));
+};
+
+interface RemarkRow {
+  readonly id: string;
+  readonly author_id: string;
+  readonly author: string;
+  readonly step_id: string;
+  readonly operation_index: number;
+  readonly words: string;
+  readonly written_at: Date;
+}
+
+/** The remarks on a user's proposal, oldest first. */
+export const manyRemarks = async (
+  on: Reader,
+  head: ChartHead,
+  userId: string,
+): Promise<Remark[]> => {
+  const rows = await many<RemarkRow>(on, {
+    text: `
+      SELECT remark.id, remark.author_id, author.name AS author, remark.step_id,
+             remark.operation_index, remark.words, remark.written_at
+      FROM proposal_remark AS remark JOIN app_user AS author ON author.id = remark.author_id
+      WHERE remark.practice_id = $1 AND remark.chart_id = $2 AND remark.user_id = $3
+      ORDER BY remark.written_at, remark.id`,
+    values: [head.practiceId, head.id, userId],
+  });
+  return rows.map((row) => ({
+    id: row.id,
+    author: { id: row.author_id, name: row.author },
+    stepId: row.step_id,
+    index: row.operation_index,
+    words: row.words,
+    writtenAt: row.written_at.toISOString(),
+  }));
+};
+
+/** Writes a remark on a user's proposal. */
+export const insertRemark = (
+  on: Transaction,
+  head: ChartHead,
+  remark: RemarkRequest & {
+    readonly id: string;
+    readonly userId: string;
+    readonly authorId: string;
+  },
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO proposal_remark (id, practice_id, chart_id, user_id, author_id, step_id,
+                                   operation_index, words)
+      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    values: [
+      remark.id,
+      head.practiceId,
+      head.id,
+      remark.userId,
+      remark.authorId,
+      remark.stepId,
+      remark.index,
+      remark.words,
+    ],
+  });

@@ -1,0 +1,144 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { catchError, of } from 'rxjs';
+import { sessionFeature } from '../../session/state/session.feature';
+import { ApiService } from '../../shared/api/api.service';
+import { proposalStateWords } from '../../shared/words/review-words';
+import { BenchModel } from '../model/bench-model';
+import { BenchPageActions } from '../state/bench.actions';
+import { benchFeature } from '../state/bench.feature';
+
+/** A proposal's name and comment, the page to print, and its way to a colleague. */
+@Component({
+  selector: 'iu-hand-over',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink],
+  template: `
+    @if (stateWords() !== '') {
+      <p class="state" [class]="proposal().state" role="status">
+        {{ stateWords() }}
+        @if (proposal().state === 'handedOver') {
+          <button class="button small" type="button" (click)="withdraw()">Take it back</button>
+        }
+      </p>
+    }
+    <label class="field">
+      <span>What it is called; the revision bears the name</span>
+      <input
+        class="text"
+        maxlength="120"
+        autocomplete="off"
+        [value]="proposal().name"
+        (change)="rename($event)"
+      />
+    </label>
+    <label class="field">
+      <span>What you say of it</span>
+      <textarea
+        class="text"
+        rows="3"
+        maxlength="2000"
+        [value]="proposal().comment"
+        (change)="comment($event)"
+      ></textarea>
+    </label>
+    <div class="ways">
+      <a class="button small" [routerLink]="['/clients', clientId(), 'proposal']"
+        >Page for the client</a
+      >
+      @if (proposal().state === 'draft' || proposal().state === 'sentBack') {
+        @if (colleagues().length > 0) {
+          <select class="text" aria-label="Colleague" (change)="choose($event)">
+            @for (person of colleagues(); track person.id) {
+              <option [value]="person.id">{{ person.name }}</option>
+            }
+          </select>
+          <button class="button small" type="button" [disabled]="!kept()" (click)="handOver()">
+            Hand over for review
+          </button>
+        }
+      }
+    </div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+    }
+    .state {
+      display: flex;
+      align-items: center;
+      justify-content: space-between;
+      gap: 10px;
+      padding: 8px 12px;
+      background: var(--plum-wash);
+      font-weight: 600;
+    }
+    .state.approved {
+      background: var(--good-wash);
+      color: var(--good);
+    }
+    .state.sentBack {
+      background: var(--bad-wash);
+      color: var(--bad);
+    }
+    .ways {
+      display: flex;
+      align-items: center;
+      gap: 8px;
+    }
+    select.text {
+      width: auto;
+      margin-left: auto;
+    }
+  `,
+})
+export class HandOverComponent {
+  private readonly store = inject(Store);
+  private readonly model = inject(BenchModel);
+  private readonly session = this.store.selectSignal(sessionFeature.selectSession);
+  private readonly saving = this.store.selectSignal(benchFeature.selectSaving);
+  protected readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
+  private readonly people = toSignal(
+    inject(ApiService)
+      .people()
+      .pipe(catchError(() => of([]))),
+    { initialValue: [] },
+  );
+  private readonly chosen = signal<string | null>(null);
+
+  protected readonly clientId = computed(() => this.model.client()?.id ?? '');
+  protected readonly colleagues = computed(() =>
+    this.people().filter(({ id }) => id !== this.session()?.user.id),
+  );
+  protected readonly kept = computed(() => this.saving() === 'saved');
+  protected readonly stateWords = computed(() => proposalStateWords(this.proposal()));
+
+  protected rename(typed: Event): void {
+    const name = (typed.target as HTMLInputElement).value.trim();
+    this.store.dispatch(
+      BenchPageActions.detailsChanged({ name, comment: this.proposal().comment }),
+    );
+  }
+
+  protected comment(typed: Event): void {
+    const comment = (typed.target as HTMLTextAreaElement).value.trim();
+    this.store.dispatch(BenchPageActions.detailsChanged({ name: this.proposal().name, comment }));
+  }
+
+  protected choose(event: Event): void {
+    this.chosen.set((event.target as HTMLSelectElement).value);
+  }
+
+  protected handOver(): void {
+    const reviewerId = this.chosen() ?? this.colleagues()[0]?.id;
+    if (reviewerId !== undefined)
+      this.store.dispatch(BenchPageActions.handOverRequested({ reviewerId }));
+  }
+
+  protected withdraw(): void {
+    this.store.dispatch(BenchPageActions.withdrawalRequested());
+  }
+}

@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { formatAmount, subtract, type Minor } from '@iunctus/core';
+import { BenchModel } from '../../bench/model/bench-model';
+import { benchFeature } from '../../bench/state/bench.feature';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { longPeriod, momentWords } from '../../shared/words/period-words';
+import { proposalStateWords } from '../../shared/words/review-words';
+import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
+import { ReviewStore } from '../state/review.store';
+import type { ProposalLine } from '../model/proposal-reader';
+
+/**
+ * A proposal as a page in plain words: for the client, on paper; and for the colleague who was asked,
+ * with remarks on every change and a word at the end.
+ */
+@Component({
+  selector: 'iu-proposal-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ProblemNoteComponent, RouterLink],
+  providers: [ReviewStore],
+  templateUrl: './proposal.page.html',
+  styleUrl: './proposal.page.css',
+})
+export class ProposalPage {
+  protected readonly review = inject(ReviewStore);
+  private readonly model = inject(BenchModel);
+  private readonly router = inject(Router);
+  private readonly store = inject(Store);
+  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
+
+  /** Whose proposal it is; the viewer's own without it. */
+  readonly authorId = input<string>();
+  protected readonly client = this.model.client;
+  protected readonly today = momentWords(new Date().toISOString()).replace(/,.*$/, '');
+
+  protected readonly period = computed(() => {
+    const balances = this.balances();
+    return balances === null ? '' : longPeriod(balances);
+  });
+  protected readonly stateWords = computed(() => {
+    const proposal = this.review.proposal();
+    return proposal === null ? '' : proposalStateWords(proposal);
+  });
+  protected readonly moved = computed(() => {
+    const impact = this.review.read()?.impact;
+    if (impact === undefined) return [];
+    return [
+      ...impact.sections.map((one) => this.movedRow(SECTION_WORDS[one.code], one)),
+      ...impact.totals.map((one) => this.movedRow(TOTAL_WORDS[one.code], one)),
+    ];
+  });
+  protected readonly profitStays = computed(
+    () => !(this.review.read()?.impact.totals.some(({ code }) => code === 'netProfit') ?? false),
+  );
+
+  constructor() {
+    this.review.follow(this.authorId);
+  }
+
+  protected when(moment: string): string {
+    return momentWords(moment);
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected remark(line: ProposalLine, field: HTMLInputElement): void {
+    const words = field.value.trim();
+    if (words === '') return;
+    this.review.remark(line, words);
+    field.value = '';
+  }
+
+  protected judge(verdict: 'approved' | 'sentBack'): void {
+    this.review.judge(verdict, () => void this.router.navigate(['/clients']));
+  }
+
+  private movedRow(words: string, { before, after }: { before: Minor; after: Minor }) {
+    const currency = this.client()?.currency ?? 'USD';
+    return {
+      words,
+      before: formatAmount(before, { currency, zero: '–' }),
+      after: formatAmount(after, { currency, zero: '–' }),
+      by: formatAmount(subtract(after, before), { currency, negatives: 'sign' }),
+    };
+  }
+}

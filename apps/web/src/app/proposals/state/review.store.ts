@@ -1,0 +1,139 @@
+import { computed, effect, inject, Injectable, signal, type Signal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { ProposalAnswer, Remark, ReviewAnswer } from '@iunctus/contract';
+import { ledgerOf } from '../../bench/workers/ledger-of';
+import { BenchModel } from '../../bench/model/bench-model';
+import { pendingSplits } from '../../bench/model/pending-splits';
+import { benchFeature } from '../../bench/state/bench.feature';
+import type { AmountsTuple } from '../../bench/workers/bench-messages';
+import { sessionFeature } from '../../session/state/session.feature';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { readProposal, type ProposalLine } from '../model/proposal-reader';
+
+type Shown = Pick<
+  ProposalAnswer,
+  'name' | 'comment' | 'state' | 'reviewer' | 'remarks' | 'steps' | 'version'
+>;
+
+/** The proposal that is read: the viewer's own, or a colleague's that was handed over. */
+@Injectable()
+export class ReviewStore {
+  private readonly api = inject(ApiService);
+  private readonly model = inject(BenchModel);
+  private readonly store = inject(Store);
+  private readonly session = this.store.selectSignal(sessionFeature.selectSession);
+  private readonly own = this.store.selectSignal(benchFeature.selectProposal);
+  private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
+  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
+  private readonly amounts = this.store.selectSignal(benchFeature.selectAmounts);
+
+  private readonly theirs = signal<ReviewAnswer | null>(null);
+  /** What the splits of a colleague's proposal come to. */
+  private readonly theirSplits = signal<readonly AmountsTuple[]>([]);
+  /** Remarks that the viewer wrote on the own proposal since it was opened. */
+  private readonly ownRemarks = signal<readonly Remark[]>([]);
+  private readonly authorId = signal<string | undefined>(undefined);
+  readonly problem = signal<ApiProblem | null>(null);
+
+  readonly proposal = computed<Shown | null>(() => {
+    if (this.adopted() === null) return null;
+    if (this.authorId() !== undefined) return this.theirs()?.proposal ?? null;
+    const own = this.own();
+    return { ...own, steps: [...own.steps], remarks: [...own.remarks, ...this.ownRemarks()] };
+  });
+  readonly authorName = computed(() =>
+    this.authorId() === undefined
+      ? (this.session()?.user.name ?? '')
+      : (this.theirs()?.author.name ?? ''),
+  );
+  /** Whether the viewer's word is waited for. */
+  readonly asked = computed(() => {
+    const theirs = this.theirs();
+    return theirs !== null && theirs.asked && theirs.proposal.state === 'handedOver';
+  });
+  readonly mayRemark = computed(() => {
+    const state = this.proposal()?.state;
+    return this.authorId() === undefined
+      ? state !== undefined && state !== 'draft'
+      : (this.theirs()?.asked ?? false);
+  });
+
+  readonly read = computed(() => {
+    const proposal = this.proposal();
+    if (proposal === null) return null;
+    const ledger = ledgerOf([...this.amounts(), ...this.theirSplits()]);
+    return readProposal(this.model.base(), proposal.steps, { ledger, remarks: proposal.remarks });
+  });
+
+  constructor() {
+    effect(() => this.loadSplits());
+  }
+
+  /** Shows the proposal of whoever the signal names; the viewer's own for nobody. */
+  follow(authorId: Signal<string | undefined>): void {
+    effect(() => {
+      this.authorId.set(authorId());
+      this.load();
+    });
+  }
+
+  /** Writes a remark on a change. */
+  remark({ stepId, index }: ProposalLine, words: string): void {
+    const [clientId, authorId] = [this.clientId(), this.authorId() ?? this.session()?.user.id];
+    if (clientId === undefined || authorId === undefined) return;
+    this.api.remark(clientId, authorId, { stepId, index, words }).subscribe({
+      next: (remark) => this.keepRemark(remark),
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
+  }
+
+  /** Approves the proposal or sends it back, as it was read. */
+  judge(verdict: 'approved' | 'sentBack', done: () => void): void {
+    const [clientId, theirs] = [this.clientId(), this.theirs()];
+    if (clientId === undefined || theirs === null) return;
+    const { version } = theirs.proposal;
+    this.api.judge(clientId, theirs.author.id, { verdict, version }).subscribe({
+      next: done,
+      error: (error: unknown) => {
+        this.problem.set(problemOf(error));
+        this.load();
+      },
+    });
+  }
+
+  private clientId(): string | undefined {
+    return this.model.client()?.id;
+  }
+
+  private load(): void {
+    const [clientId, authorId] = [this.clientId(), this.authorId()];
+    if (clientId === undefined || authorId === undefined) return;
+    this.api.review(clientId, authorId).subscribe({
+      next: (answer) => this.theirs.set(answer),
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
+  }
+
+  private keepRemark(remark: Remark): void {
+    const theirs = this.theirs();
+    if (theirs === null) return this.ownRemarks.update((known) => [...known, remark]);
+    const { proposal } = theirs;
+    this.theirs.set({
+      ...theirs,
+      proposal: { ...proposal, remarks: [...proposal.remarks, remark] },
+    });
+  }
+
+  private loadSplits(): void {
+    const [theirs, period, clientId] = [this.theirs(), this.balances(), this.clientId()];
+    const { splits, without } = pendingSplits(theirs?.proposal.steps ?? []);
+    if (period === null || clientId === undefined || splits.length === 0) return;
+    const { first, last } = period;
+    const request = { first, last, splits: [...splits], without: [...without] };
+    this.api.splits(clientId, request).subscribe({
+      next: (seen) => this.theirSplits.set(seen.map(({ amounts }) => amounts)),
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
+  }
+}

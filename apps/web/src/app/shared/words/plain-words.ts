@@ -1,0 +1,109 @@
+import {
+  CAPTIONS,
+  knownAccount,
+  KINDS,
+  statementOf,
+  type Chart,
+  type KindCode,
+  type Operation,
+} from '@iunctus/core';
+import { choiceWords } from './choice-words';
+import { dateWords } from './period-words';
+import { SETTING_WORDS, settingValueWords } from './setting-words';
+import { namesLine } from './short-list';
+import { STATEMENT_WORDS } from './statement-words';
+
+/** The charts in which an operation's accounts are looked up: before it, and after. */
+export interface Around {
+  readonly before: Chart;
+  readonly after: Chart;
+}
+
+const called = (id: string | null, { before, after }: Around): string => {
+  const account = id === null ? undefined : (knownAccount(before, id) ?? knownAccount(after, id));
+  return `“${account?.name ?? 'an account that is gone'}”`;
+};
+
+const under = (parentId: string | null, around: Around): string =>
+  parentId === null ? 'as a line of its own' : `under ${called(parentId, around)}`;
+
+const counts = (kind: KindCode): string => {
+  const [statement, { caption }] = [statementOf(kind), KINDS[kind]];
+  if (statement === null || caption === null) return 'on no statement';
+  return `under ${CAPTIONS[caption].name} on the ${STATEMENT_WORDS[statement].toLowerCase()}`;
+};
+
+const textWords = (
+  { id, field, value }: Extract<Operation, { type: 'editField' }>,
+  around: Around,
+): string => {
+  const name = called(id, around);
+  if (field === 'name') return `${name} is called “${value}” from now on.`;
+  if (value === '') return `What was written beside ${name} is taken away.`;
+  if (field === 'guidance') return `Beside ${name} it says what belongs there: ${value}`;
+  if (field === 'shortLabel') return `On documents ${name} is called “${value}”.`;
+  return `A note is kept with ${name}: ${value}`;
+};
+
+const formerNumber = (id: string, { before }: Around): string => {
+  const number = knownAccount(before, id)?.number ?? null;
+  return number === null ? '' : `, instead of ${number}`;
+};
+
+const dimensionWords = (
+  { id, dimension }: Extract<Operation, { type: 'setDimension' }>,
+  { before }: Around,
+): string => {
+  const former = before.settings.dimensions.find((one) => one.id === id)?.name ?? '';
+  if (dimension === null)
+    return `What is booked is no longer told apart by ${former.toLowerCase()}.`;
+  const values = dimension.values.map(({ name }) => name);
+  const which = values.length === 0 ? '' : `: ${namesLine(values, 6)}`;
+  return `What is booked can be told apart by ${dimension.name.toLowerCase()}${which}.`;
+};
+
+/** One operation for somebody who does not know the ledger's words: a whole sentence, without numbers unless it is about one. */
+export const plainWords = (operation: Operation, around: Around): string => {
+  switch (operation.type) {
+    case 'addAccount':
+      return `A new line “${operation.account.name}”, ${under(operation.parentId, around)}. It counts ${counts(operation.account.kind)}.`;
+    case 'deleteAccount':
+      return `${called(operation.id, around)} goes. Nothing was ever booked on it.`;
+    case 'editField':
+      return textWords(operation, around);
+    case 'renumber':
+      return `${called(operation.id, around)} gets the number ${operation.number ?? '(none)'}${formerNumber(operation.id, around)}.`;
+    case 'renumberMany':
+      return operation.numbers.length === 1
+        ? 'One line gets another number; it is listed below.'
+        : `${operation.numbers.length} lines get other numbers; they are listed below.`;
+    case 'setPlan':
+      return `Numbers have ${operation.plan.digits} digits from now on.`;
+    case 'moveNode':
+      return `${called(operation.id, around)} is shown ${under(operation.parentId, around)}.`;
+    case 'changeKind':
+      return `${called(operation.id, around)} counts ${counts(operation.kind)} from now on, with all that was booked on it before.`;
+    case 'changeRole':
+      return operation.role === 'heading'
+        ? `${called(operation.id, around)} only groups the lines below it.`
+        : `${called(operation.id, around)} can be booked on.`;
+    case 'merge':
+      return `${called(operation.id, around)} becomes part of ${called(operation.into, around)}. All that was booked on it counts there.`;
+    case 'unmerge':
+      return `“${operation.account.name}” is a line of its own again, apart from ${called(operation.into, around)}.`;
+    case 'split':
+      return `Part of ${called(operation.split.from, around)} is shown as ${called(operation.split.into, around)}: ${choiceWords(operation.split.choice, around.after)}.`;
+    case 'unsplit':
+      return `What was shown as ${called(operation.split.into, around)} counts with ${called(operation.split.from, around)} again.`;
+    case 'changeSetting':
+      return `${called(operation.id, around)}: ${SETTING_WORDS[operation.setting].toLowerCase()} ${settingValueWords(operation, [around.after, around.before])}.`;
+    case 'setDimension':
+      return dimensionWords(operation, around);
+    case 'retire':
+      return `${called(operation.id, around)} is closed from ${dateWords(operation.on)} on. What was booked stays in sight.`;
+    case 'restore':
+      return `${called(operation.id, around)} is open again.`;
+    default:
+      return operation satisfies never;
+  }
+};
