@@ -88,6 +88,7 @@ const CODES = [
   'mergeIntoRetired', 'kindsDiffer', 'notMerged', 'hasMerged',
   'hasSplits', 'splitExists', 'splitIntoItself', 'splitFurther', 'notSplit', 'choiceWrong', 'settingNotOffered',
   'settingWrong', 'dimensionMissing', 'dimensionWrong', 'dimensionInUse', 'valueInUse',
+  'restrictedAccount',
 ] as const; // prettier-ignore
 
 /** A refused operation. */

@@ -25,6 +25,7 @@ export * from './chart/chart';
 export * from './chart/queries';
 export * from './chart/build';
 export * from './chart/compare';
+export * from './chart/veil';
 export type { Place } from './chart/edit';
 export * from './chart/visible-rows';
 export * from './operations/operation';

@@ -5,7 +5,7 @@ import type {
   ProposalAnswer,
   SaveProposalRequest,
 } from '@iunctus/contract';
-import { replay, USUAL_SETTINGS } from '@iunctus/core';
+import { replay, USUAL_SETTINGS, veiledMerged, veiledRecords, veiledSplits } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { loadChart } from '../charts/chart-store';
@@ -19,6 +19,7 @@ import {
   maybeChart,
   type ChartHead,
 } from '../charts/charts.queries';
+import { veilOf } from '../charts/veil';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
@@ -60,16 +61,21 @@ export const currentProposal = async (
   };
 };
 
-const benchChart = async (on: Reader, head: ChartHead, userId: string): Promise<BenchChart> => {
+const benchChart = async (on: Reader, head: ChartHead, viewer: Viewer): Promise<BenchChart> => {
+  const { userId } = viewer;
+  const accounts = await manyAccounts(on, head);
+  const merged = await manyMerged(on, head);
+  const veil = await veilOf(on, head, viewer);
+  const posted = (await manyPostedIds(on, head)).map(veil.as);
   return {
     revision: head.revision,
     settings: head.settings,
-    accounts: await manyAccounts(on, head),
-    merged: await manyMerged(on, head),
-    splits: await manySplits(on, head),
+    accounts: [...veiledRecords(accounts, veil)],
+    merged: [...veiledMerged(merged, veil)],
+    splits: [...veiledSplits(await manySplits(on, head), veil)],
     usedValues: await manyUsedValues(on, head),
-    posted: await manyPostedIds(on, head),
-    former: await manyFormer(on, head),
+    posted: [...new Set(posted)],
+    former: (await manyFormer(on, head)).filter(({ accountId }) => !veil.hides(accountId)),
     proposal: await currentProposal(on, head, userId),
     waiting: await manyWaiting(on, head, userId),
   };
@@ -81,7 +87,7 @@ export const benchOf = (pool: pg.Pool, viewer: Viewer, clientId: string): Promis
     await transaction.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
     const client = await clientOf(transaction, viewer, clientId);
     const head = await maybeChart(transaction, viewer, clientId);
-    const chart = head === undefined ? null : await benchChart(transaction, head, viewer.userId);
+    const chart = head === undefined ? null : await benchChart(transaction, head, viewer);
     return { client, chart };
   });
 

@@ -10,6 +10,7 @@ import type {
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { maybeChart, type ChartHead } from '../charts/charts.queries';
+import { refuseHidden, veilOf } from '../charts/veil';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
 import { maybeProposal, type StoredProposal } from '../proposals/proposals.queries';
@@ -84,6 +85,7 @@ export const reviewOf = async (
   const author = (await maybePerson(pool, viewer, authorId)) ?? problem({ code: 'notFound' });
   const { reviewer } = await shared(pool, head, authorId);
   const proposal = await currentProposal(pool, head, authorId);
+  refuseHidden(proposal.steps, await veilOf(pool, head, viewer), viewer);
   return { author, proposal, asked: reviewer?.id === viewer.userId };
 };
 

@@ -3,6 +3,7 @@ import { applyAll, replay, type Landed, type ProposalStep } from '@iunctus/core'
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { loadChart, storeChart, storeFormer } from '../charts/chart-store';
+import { refuseHidden, veilOf } from '../charts/veil';
 import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.queries';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
@@ -71,6 +72,7 @@ export const adopt = (
     const head =
       (await maybeChartLocked(transaction, viewer, asked.clientId)) ??
       problem({ code: 'notFound' });
+    refuseHidden(asked.request.steps, await veilOf(transaction, head, viewer), viewer);
     const steps = await stepsThatFit(transaction, head, asked.request);
     const approvedBy = await approverOf(transaction, head, viewer.userId, asked.request.steps);
     await deleteProposal(transaction, head, viewer.userId);

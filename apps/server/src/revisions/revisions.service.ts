@@ -1,6 +1,13 @@
 import type { RevisionAnswer, RevisionChartAnswer, UndoAnswer } from '@iunctus/contract';
 import {
   applyAll,
+  NO_VEIL,
+  veiledMerged,
+  veiledRecords,
+  veiledSplits,
+  veilFor,
+  type Account,
+  type Veil,
   emptyChart,
   inverseOf,
   mergedAccounts,
@@ -16,18 +23,27 @@ import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { loadChart } from '../charts/chart-store';
 import { maybeChart, type ChartHead } from '../charts/charts.queries';
+import { isHidden, refuseHidden, veilOf } from '../charts/veil';
+import type { Reader } from '../database/transaction';
 import { clientOf } from '../clients/clients.service';
 import { problem } from '../http/problem';
 import { manyLandedSince, manyRevisions, maybeLanded } from './revisions.queries';
 
-/** The client's revisions, newest first; none for a client without a chart. */
+/** The client's revisions, newest first; none for a client without a chart. Operations on accounts that are hidden from the viewer are left out. */
 export const listRevisions = async (
   pool: pg.Pool,
   viewer: Viewer,
   clientId: string,
 ): Promise<RevisionAnswer[]> => {
   await clientOf(pool, viewer, clientId);
-  return manyRevisions(pool, viewer, clientId);
+  const head = await maybeChart(pool, viewer, clientId);
+  const revisions = await manyRevisions(pool, viewer, clientId);
+  const veil = head === undefined ? NO_VEIL : await veilOf(pool, head, viewer);
+  return revisions.map((revision) => ({
+    ...revision,
+    operations: revision.operations.filter((operation) => !isHidden(operation, veil)),
+    crosswalk: revision.crosswalk.filter(({ id }) => !veil.hides(id)),
+  }));
 };
 
 /**
@@ -43,6 +59,7 @@ export const undoOf = async (
   const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
   const own = (await maybeLanded(pool, head, asked.revision)) ?? problem({ code: 'notFound' });
   const since = await manyLandedSince(pool, head, asked.revision);
+  refuseHidden([{ operations: inverseOf(own) }], await veilOf(pool, head, viewer), viewer);
   return stepsBack(await loadChart(pool, head), inverseOf(own), {
     revision: asked.revision,
     since,
@@ -88,14 +105,36 @@ export const chartAt = async (
   const outcome = applyAll(emptyChart(firstSettings(head, all)), until);
   if (!outcome.ok)
     throw new Error(`revision ${asked.revision} cannot be told: ${outcome.refusal.code}`);
+  const veil = await veilThen(pool, head, { viewer, chart: outcome.chart });
   return {
     revision: asked.revision,
     settings: outcome.chart.settings,
-    accounts: [...recordsOf(outcome.chart)],
-    merged: [...mergedAccounts(outcome.chart)],
-    splits: [...splitsOf(outcome.chart)],
+    accounts: [...veiledRecords(recordsOf(outcome.chart), veil)],
+    merged: [...veiledMerged(mergedAccounts(outcome.chart), veil)],
+    splits: [...veiledSplits(splitsOf(outcome.chart), veil)],
   };
 };
+
+/** What is hidden of a chart as it was: what is restricted now was not seen then either. */
+const veilThen = async (
+  on: Reader,
+  head: ChartHead,
+  { viewer, chart }: { readonly viewer: Viewer; readonly chart: Chart },
+): Promise<Veil> => {
+  const now = await veilOf(on, head, viewer);
+  const restricted = <A extends Account>(account: A): A =>
+    now.hides(account.id)
+      ? { ...account, settings: { ...account.settings, restrictedTo: [NOBODY] } }
+      : account;
+  const merged = mergedAccounts(chart).map(({ account, into }) => ({
+    account: restricted(account),
+    into,
+  }));
+  return veilFor(viewer.userId, recordsOf(chart).map(restricted), merged);
+};
+
+/** No user has this id. */
+const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** The operations that bring the newest chart back to a revision; those that no longer fit come as conflicts. */
 export const restoreOf = async (
@@ -106,6 +145,7 @@ export const restoreOf = async (
   const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
   if (asked.revision > head.revision) return problem({ code: 'notFound' });
   const since = await manyLandedSince(pool, head, asked.revision);
+  refuseHidden([{ operations: inverseOf(since) }], await veilOf(pool, head, viewer), viewer);
   return stepsBack(await loadChart(pool, head), inverseOf(since), {
     revision: asked.revision,
     since: [],

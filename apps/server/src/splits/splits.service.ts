@@ -15,6 +15,7 @@ import {
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { maybeChart } from '../charts/charts.queries';
+import { refuseHidden, veilOf } from '../charts/veil';
 import { clientOf } from '../clients/clients.service';
 import { problem } from '../http/problem';
 import { postingsOfSplits } from './split-postings';
@@ -40,6 +41,12 @@ export const lookAtSplits = async (
 ): Promise<SplitsAnswer> => {
   const client = await clientOf(pool, viewer, clientId);
   const head = (await maybeChart(pool, viewer, clientId)) ?? problem({ code: 'notFound' });
+  const veil = await veilOf(pool, head, viewer);
+  refuseHidden(
+    [{ operations: request.splits.map((split) => ({ type: 'split', split })) }],
+    veil,
+    viewer,
+  );
   const { first, last } = request;
   const yearStart = fiscalYearStart(last, client.fiscalYearStart);
   const moved = await postingsOfSplits(pool, head, request.splits, request.without);
@@ -83,6 +90,8 @@ export const postingsOf = async (
 ): Promise<PostingsAnswer> => {
   await clientOf(pool, viewer, clientId);
   const head = (await maybeChart(pool, viewer, clientId)) ?? problem({ code: 'notFound' });
+  const veil = await veilOf(pool, head, viewer);
+  if (request.accounts.some(veil.hides)) return problem({ code: 'notFound' });
   const perAccount: (readonly Posting[])[] = [];
   for (const id of request.accounts) perAccount.push(await manyPostingsAt(pool, head, id));
   const postings = perAccount.flat();

@@ -8,13 +8,14 @@ import {
   checkPlace,
   firstRefusal,
 } from './checks';
+import { checkSettings } from './change-setting';
 import type { AddAccount } from './operation';
 import { reanchored } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';
 
 /** Adds an account in its place.
  *  Refuses: accountExists, parentMissing, parentRetired, neighbourMissing, elementDiffers,
- *  numberMissing, numberMalformed, numberTaken, nameEmpty, nameTaken, textTooLong. */
+ *  numberMissing, numberMalformed, numberTaken, nameEmpty, nameTaken, textTooLong, settingWrong, dimensionMissing. */
 export const addAccount: Rules<AddAccount> = {
   apply(chart, { account, parentId, afterId }) {
     if (hasAccount(chart, account.id) || mergedInto(chart, account.id) !== undefined)
@@ -27,6 +28,7 @@ export const addAccount: Rules<AddAccount> = {
       ...(['name', 'shortLabel', 'guidance', 'notes'] as const).map((field) =>
         checkLength(account.id, field, account[field]),
       ),
+      checkSettings(chart, account),
     );
     if (refusal !== null) return refused(refusal);
     return accepted(insertNode(chart, leaf(account, chart), { parentId, afterId }));

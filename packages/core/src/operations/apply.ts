@@ -1,4 +1,6 @@
 import type { Chart } from '../chart/chart';
+import { accountOf } from '../chart/queries';
+import { isVeiled } from '../chart/veil';
 import { addAccount } from './add-account';
 import { changeKind } from './change-kind';
 import { changeRole } from './change-role';
@@ -7,18 +9,17 @@ import { deleteAccount } from './delete-account';
 import { editField } from './edit-field';
 import { merge, unmerge } from './merge';
 import { moveNode } from './move-node';
-import type { Operation } from './operation';
+import { touchedBy, type Operation } from './operation';
 import { renumber } from './renumber';
 import { renumberMany } from './renumber-many';
 import type { Refusal } from './refusal';
 import { restore, retire } from './retire';
-import type { Landed, Outcome, Rebased } from './rules';
+import { refused, type Landed, type Outcome, type Rebased } from './rules';
 import { setDimension } from './set-dimension';
 import { setPlan } from './set-plan';
 import { split, unsplit } from './split';
 
-/** The chart after one operation, or a typed refusal. Never throws over data. */
-export const apply = (chart: Chart, operation: Operation): Outcome => {
+const applyAllowed = (chart: Chart, operation: Operation): Outcome => {
   switch (operation.type) {
     case 'addAccount':
       return addAccount.apply(chart, operation);
@@ -57,6 +58,24 @@ export const apply = (chart: Chart, operation: Operation): Outcome => {
     default:
       return operation satisfies never;
   }
+};
+
+const veiledAmong = (chart: Chart, operation: Operation): string | undefined => {
+  // Renumbering names thousands of accounts; it gives veiled ones their number and no other.
+  if (operation.type === 'renumberMany') return undefined;
+  return touchedBy(operation).find((id) => {
+    const account = accountOf(chart, id);
+    return account !== undefined && isVeiled(account);
+  });
+};
+
+/** The chart after one operation, or a typed refusal. Never throws over data.
+ *  Refuses: restrictedAccount (what only stands for accounts that are not to be seen), and what the operation refuses. */
+export const apply = (chart: Chart, operation: Operation): Outcome => {
+  const veiled = veiledAmong(chart, operation);
+  return veiled === undefined
+    ? applyAllowed(chart, operation)
+    : refused({ code: 'restrictedAccount', accountId: veiled });
 };
 
 /** The operation that takes `operation` back; `before` is the chart to which it was applied. */

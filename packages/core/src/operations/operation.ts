@@ -161,6 +161,13 @@ export const subjectsOf = (operation: Operation): readonly AccountId[] => {
   }
 };
 
+/** The accounts that an operation is about, and the one under which it puts something. */
+export const touchedBy = (operation: Operation): readonly AccountId[] => {
+  const subjects = subjectsOf(operation);
+  const parentId = 'parentId' in operation ? operation.parentId : null;
+  return parentId === null ? subjects : [...subjects, parentId];
+};
+
 /** Whether an operation is about an account. */
 export const concerns = (operation: Operation, id: AccountId): boolean =>
   operation.type === 'renumberMany'

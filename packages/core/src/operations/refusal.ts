@@ -42,7 +42,8 @@ export type RefusalCode =
   | 'dimensionMissing'
   | 'dimensionWrong'
   | 'dimensionInUse'
-  | 'valueInUse';
+  | 'valueInUse'
+  | 'restrictedAccount';
 
 /** The fields that a refusal can point at. */
 export type RefusedField =

@@ -89,11 +89,16 @@ describe('splitting an account', () => {
       expect(codeOf(orchard(), splitting({ into: '6010' }))).toBe('splitIntoItself');
     });
 
-    it('a heading, a retired account, or one of another element', () => {
+    it('a heading at either end, or one end off the statements', () => {
       expect(codeOf(orchard(), splitting({ into: '6000' }))).toBe('headingTakesNoPostings');
+      expect(codeOf(orchard(), splitting({ from: '6000' }))).toBe('headingTakesNoPostings');
+      const guarantees = aChart(`${ORCHARD}9010 Guarantees [memorandum]`);
+      expect(codeOf(guarantees, splitting({ into: '9010' }))).toBe('memorandumWithPostings');
+    });
+
+    it('no account because it is retired: what is moved was posted before', () => {
       const retired = aChart(ORCHARD, { retired: ['6020'] });
-      expect(codeOf(retired, splitting())).toBe('mergeIntoRetired');
-      expect(codeOf(orchard(), splitting({ into: '4010' }))).toBe('elementDiffers');
+      expect(codeOf(retired, splitting())).toBeUndefined();
     });
 
     it('an account that is not there', () => {

@@ -1,7 +1,7 @@
 import type { Chart, Split } from '../chart/chart';
 import { putSplit, removeSplit } from '../chart/edit';
 import { getIn, hasIn } from '../collections/persistent-map';
-import { knownAccount, nodeOf, splitsOf } from '../chart/queries';
+import { knownAccount, splitsOf } from '../chart/queries';
 import { isCalendarDate } from '../dates/calendar-date';
 import { elementOf } from '../kinds/kinds';
 import { CHOICE_WORDS_LIMIT, type PostingChoice } from '../ledger/choice';
@@ -23,23 +23,23 @@ const isSplitFrom = (chart: Chart, id: string): boolean =>
 
 const checkTarget = (chart: Chart, { from: fromId, into: intoId }: Split): Refusal | null => {
   const from = knownAccount(chart, fromId);
-  const into = nodeOf(chart, intoId)?.account;
+  const into = knownAccount(chart, intoId);
   if (from === undefined) return { code: 'accountMissing', accountId: fromId };
   if (into === undefined) return { code: 'accountMissing', accountId: intoId };
   const about = { accountId: fromId, otherId: intoId } as const;
   if (fromId === intoId) return { code: 'splitIntoItself', ...about };
-  if (into.role === 'heading') return { code: 'headingTakesNoPostings', accountId: intoId };
-  if (into.retiredOn !== null) return { code: 'mergeIntoRetired', ...about };
-  if (elementOf(from.kind) !== elementOf(into.kind))
-    return { code: 'elementDiffers', ...about, field: 'kind', value: from.kind };
+  const heading = [from, into].find(({ role }) => role === 'heading');
+  if (heading !== undefined) return { code: 'headingTakesNoPostings', accountId: heading.id };
+  const memorandum = [from, into].filter(({ kind }) => elementOf(kind) === 'memorandum').length;
+  if (memorandum === 1) return { code: 'memorandumWithPostings', ...about };
   return isSplitFrom(chart, intoId) ? { code: 'splitFurther', accountId: intoId } : null;
 };
 
 /**
  * Lets some postings of an account count with another from now on. The entries stay as they were
  * posted, so that taking the split back loses nothing.
- * Refuses: splitExists, accountMissing, splitIntoItself, headingTakesNoPostings, mergeIntoRetired,
- * elementDiffers, splitFurther (what was split already takes nothing in), choiceWrong.
+ * Refuses: splitExists, accountMissing, splitIntoItself, headingTakesNoPostings,
+ * memorandumWithPostings, splitFurther (what was split already takes nothing in), choiceWrong.
  */
 export const split: Rules<SplitOff> = {
   apply(chart, { split: own }) {

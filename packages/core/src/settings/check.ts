@@ -15,7 +15,8 @@ export type SettingProblem =
   | 'unitsMalformed'
   | 'monthsMissing'
   | 'amountNotExact'
-  | 'dimensionTwice';
+  | 'dimensionTwice'
+  | 'nobodySees';
 
 type Checks = {
   readonly [K in SettingName]?: (value: NonNullable<AccountSettings[K]>) => SettingProblem | null;
@@ -47,6 +48,7 @@ const CHECKS: Checks = {
     if (!/^(?:\d{1,15}(?:\.\d{1,9})?)?$/.test(units)) return 'unitsMalformed';
     return tooLong([symbol, quoteSource]);
   },
+  restrictedTo: (users) => (users.length === 0 ? 'nobodySees' : null),
   budget: budgetProblem,
   dimensions: (uses) =>
     new Set(uses.map(({ dimensionId }) => dimensionId)).size < uses.length

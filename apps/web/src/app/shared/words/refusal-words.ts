@@ -27,6 +27,7 @@ const SETTING_PROBLEMS: Readonly<Record<SettingProblem, string>> = {
   unitsMalformed: 'units are a number, with a point before at most nine decimals.',
   monthsMissing: 'a budget by month has twelve amounts.',
   amountNotExact: 'an amount has no more decimals than the currency.',
+  nobodySees: 'somebody must see the account. Name at least one person.',
   dimensionTwice: 'a dimension is named twice. Leave it once.',
 };
 
@@ -145,6 +146,8 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
       return `${own} asks for it. Change that account first.`;
     case 'valueInUse':
       return `Postings carry “${refusal.value}”, so it stays. It can be renamed.`;
+    case 'restrictedAccount':
+      return 'This stands for accounts that are not yours to see. Ask somebody who may.';
     default:
       return refusal.code satisfies never;
   }

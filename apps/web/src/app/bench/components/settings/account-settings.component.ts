@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
 import {
   KINDS,
   OFFERED_IN,
@@ -15,6 +17,9 @@ import {
   type SettingName,
 } from '@iunctus/core';
 import { ToggleSwitch } from 'primeng/toggleswitch';
+import { catchError, of } from 'rxjs';
+import { sessionFeature } from '../../../session/state/session.feature';
+import { ApiService } from '../../../shared/api/api.service';
 import {
   CASH_FLOW_WORDS,
   CONTROL_WORDS,
@@ -96,6 +101,26 @@ export class AccountSettingsComponent {
   protected readonly returnLine = computed(
     () => this.account().settings.returnLine ?? usualReturnLine(this.account().kind, this.filer()),
   );
+
+  private readonly session = inject(Store).selectSignal(sessionFeature.selectSession);
+  protected readonly me = computed(() => this.session()?.user.id ?? '');
+  protected readonly people = toSignal(
+    inject(ApiService)
+      .people()
+      .pipe(catchError(() => of([]))),
+    { initialValue: [] },
+  );
+
+  protected sees(id: string): boolean {
+    return this.account().settings.restrictedTo?.includes(id) ?? true;
+  }
+
+  /** Whoever restricts an account sees it; when all do, it is open again. */
+  protected toggleSight(id: string): void {
+    const seeing = this.people().filter((one) => (one.id === id) !== this.sees(one.id));
+    const ids = seeing.map((one) => one.id);
+    this.set('restrictedTo', ids.length === this.people().length ? null : ids);
+  }
 
   protected isOwn(setting: SettingName): boolean {
     return this.account().settings[setting] !== undefined;
