@@ -1,7 +1,6 @@
 import { emptyMap, entriesOf, mapOf } from '../collections/persistent-map';
 import type { AccountId, AccountRecord } from './account';
 import {
-  nameKey,
   USUAL_SETTINGS,
   type Chart,
   type ChartNode,
@@ -9,6 +8,7 @@ import {
   type MergedAccount,
   type Split,
 } from './chart';
+import { nameKey } from '../text/name-key';
 import { countedWith } from './edit';
 
 /** A chart without accounts. */

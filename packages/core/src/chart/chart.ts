@@ -79,7 +79,3 @@ export interface Chart {
   /** Dimension values that postings carry. */
   readonly usedValues: ReadonlySet<string>;
 }
-
-/** How names compare: without regard to case, width of characters, or white space. */
-export const nameKey = (name: string): string =>
-  name.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase();

@@ -6,7 +6,8 @@ import {
   type PersistentMap,
 } from '../collections/persistent-map';
 import type { Account, AccountId } from './account';
-import { nameKey, type Chart, type ChartNode, type Split, type SplitShare } from './chart';
+import type { Chart, ChartNode, Split, SplitShare } from './chart';
+import { nameKey } from '../text/name-key';
 import { accountOf, parentIdOf, pathTo, standsFor } from './queries';
 
 /** Where an account stands: under `parentId` (`null` for a main account), right after `afterId` (`null` when first). */

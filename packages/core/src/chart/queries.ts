@@ -1,6 +1,7 @@
 import { entriesOf, getIn, hasIn } from '../collections/persistent-map';
 import type { Account, AccountId, AccountRecord } from './account';
-import { nameKey, type Chart, type ChartNode, type MergedAccount, type Split } from './chart';
+import type { Chart, ChartNode, MergedAccount, Split } from './chart';
+import { nameKey } from '../text/name-key';
 
 /** Whether the chart has the account. */
 export const hasAccount = (chart: Chart, id: AccountId): boolean => hasIn(chart.parents, id);

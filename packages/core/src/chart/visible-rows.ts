@@ -1,7 +1,8 @@
 import { ELEMENTS, type Element } from '../kinds/element';
 import { elementOf } from '../kinds/kinds';
 import type { AccountId } from './account';
-import { nameKey, type Chart, type ChartNode } from './chart';
+import type { Chart, ChartNode } from './chart';
+import { nameKey } from '../text/name-key';
 
 /** One row of the chart as listed: the band of an element, or an account. */
 export type VisibleRow =

@@ -1,4 +1,4 @@
-import { nameKey } from '../chart/chart';
+import { nameKey } from '../text/name-key';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { EntrySource, Posting } from './entry';
 

@@ -1,5 +1,6 @@
 import type { AccountId } from '../chart/account';
-import { nameKey, type Chart, type ChartNode } from '../chart/chart';
+import type { Chart, ChartNode } from '../chart/chart';
+import { nameKey } from '../text/name-key';
 import { eachNode } from '../chart/queries';
 
 /** Where in an account something was found. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { getIn } from '../collections/persistent-map';
 import { chartFrom } from '../chart/build';
-import { nameKey, type Chart } from '../chart/chart';
+import type { Chart } from '../chart/chart';
+import { nameKey } from '../text/name-key';
 import {
   accountOf,
   eachNode,

@@ -1,6 +1,6 @@
 import type { Element } from '../kinds/element';
 import { KIND_CODES, KINDS, type KindCode } from '../kinds/kinds';
-import { nameKey } from '../chart/chart';
+import { nameKey } from '../text/name-key';
 import { cleanName } from '../operations/checks';
 
 /** A line of an outline as it was typed, taken apart. */
