@@ -79,6 +79,24 @@ describe('changing several accounts together, by keyboard alone', () => {
     await maren.sees('No changes.');
   });
 
+  it('renumbers the chosen ones alone', async () => {
+    await maren.goTo('6020');
+    await maren.press('x', 'x');
+    await maren.sees('2 chosen');
+    await maren.tabTo('Numbers');
+    await maren.press('Enter');
+    await maren.sees('Only the 2 accounts that were chosen on the chart');
+    await maren.tabTo('Add to numbers');
+    await maren.press('Enter');
+    await maren.sees('2 of 2 numbers change');
+    await maren.tabTo('Put in the proposal');
+    await maren.press('Enter');
+    await maren.hasChart();
+    await maren.goTo('7020');
+    await maren.cursorShows({ number: '7020', was: 'was 6020' });
+    await maren.rowShows('6030', { was: '' });
+  });
+
   it('complains about nothing in the console', () => {
     expect(maren.complaints).toEqual([]);
   });

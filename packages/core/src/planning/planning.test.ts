@@ -1,10 +1,15 @@
+import fc from 'fast-check';
 import type { Chart } from '../chart/chart';
 import { changeOf } from '../chart/compare';
+import { recordsOf } from '../chart/queries';
 import { visibleRows, type View, type VisibleRow } from '../chart/visible-rows';
+import { isContra } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import { aChart, outlineOf } from '../testing/a-chart';
+import { randomChart } from '../testing/random';
 import { planChild, planMain, planSibling } from './plan-add';
+import { planContrasLast } from './plan-contras';
 import { planMoveUnder, planRemoval, planStep } from './plan-move';
 
 const CHART = `
@@ -201,5 +206,58 @@ describe('the rows of a chart as listed', () => {
       '5020',
     ]);
     expect(listed(visibleRows(aChart(CHART), view({ filter: 'nowhere' })))).toEqual([]);
+  });
+});
+
+describe('letting contras stand last', () => {
+  const after = (chart: Chart): readonly string[] => {
+    const outcome = applyAll(chart, planContrasLast(chart));
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    return outlineOf(outcome.chart);
+  };
+
+  it('moves them behind their siblings, in the order that they have', () => {
+    const chart = aChart(
+      '1500 Equipment [propertyAndEquipment]\n  1501 Wear [accumulatedDepreciation]\n  1502 Older wear [accumulatedDepreciation]\n  1510 Press [propertyAndEquipment]\n  1520 Van [propertyAndEquipment]',
+    );
+    expect(after(chart)).toEqual([
+      '1500 Equipment',
+      '  1510 Press',
+      '  1520 Van',
+      '  1501 Wear',
+      '  1502 Older wear',
+    ]);
+  });
+
+  it('keeps main accounts with their element', () => {
+    const chart = aChart(
+      '1590 Wear [accumulatedDepreciation]\n1500 Press [propertyAndEquipment]\n4010 Sales',
+    );
+    expect(after(chart)).toEqual(['1500 Press', '1590 Wear', '4010 Sales']);
+  });
+
+  it('moves nothing where they stand last already, nor what may not move', () => {
+    const chart = aChart('1500 Press [propertyAndEquipment]\n1590 Wear [accumulatedDepreciation]');
+    expect(planContrasLast(chart)).toEqual([]);
+    const early = aChart('1590 Wear [accumulatedDepreciation]\n1500 Press [propertyAndEquipment]');
+    expect(planContrasLast(early, new Set(['1500']))).toEqual([]);
+  });
+
+  it('leaves every chart with its contras last, and nothing else out of order', () => {
+    fc.assert(
+      fc.property(randomChart(40), (chart) => {
+        const outcome = applyAll(chart, planContrasLast(chart));
+        expect(outcome.ok).toBe(true);
+        if (!outcome.ok) return;
+        expect(planContrasLast(outcome.chart)).toEqual([]);
+        const others = (one: Chart) =>
+          recordsOf(one)
+            .filter(({ kind }) => !isContra(kind))
+            .map(({ id, parentId }) => [id, parentId]);
+        expect(new Set(others(outcome.chart).map(String))).toEqual(
+          new Set(others(chart).map(String)),
+        );
+      }),
+    );
   });
 });

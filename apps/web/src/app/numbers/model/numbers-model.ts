@@ -3,6 +3,7 @@ import {
   idsWithin,
   inferPlan,
   numbersOf,
+  planContrasLast,
   planProblems,
   rangeFills,
   recordsOf,
@@ -53,7 +54,13 @@ export class NumbersModel {
   readonly amount = signal(1000);
   readonly leading = signal({ from: '', to: '' });
 
+  /** How many accounts were chosen on the bench. */
+  readonly chosen = computed(() => this.model.marks().size);
+  /** Whether the chosen accounts alone change, with what is below them. */
+  readonly chosenOnly = linkedSignal(() => this.chosen() > 0);
+
   private readonly ids = computed<readonly AccountId[] | null>(() => {
+    if (this.chosenOnly()) return idsWithin(this.chart(), [...this.model.marks()]);
     const branch = this.branch();
     return branch === null ? null : idsWithin(this.chart(), [branch]);
   });
@@ -119,7 +126,15 @@ export class NumbersModel {
     if (rows.length === 0) return null;
     const numbers: Operation = { type: 'renumberMany', numbers: numbersOf(rows) };
     // An unnumbered chart gets its numbers before they are asked for.
-    return this.model.propose([numbers, ...this.planOperations()]);
+    return this.model.propose([numbers, ...this.contraMoves(), ...this.planOperations()]);
+  }
+
+  /** Where the plan has contras last, they stand last in the list too. */
+  private contraMoves(): readonly Operation[] {
+    const byPlan = this.way() === 'fewest' || this.way() === 'afresh';
+    if (!byPlan || !this.plan().contraLast) return [];
+    const ids = this.ids();
+    return planContrasLast(this.chart(), ids === null ? null : new Set(ids));
   }
 
   private planOperations(): readonly Operation[] {
