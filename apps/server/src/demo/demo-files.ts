@@ -56,6 +56,7 @@ const Gesture = v.union([
     value: v.string(),
   }),
   v.strictObject({ add: v.string(), under: v.string(), guidance: v.string() }),
+  v.strictObject({ plan: v.literal('asNumbered') }),
   v.strictObject({ dimension: v.string(), values: v.array(v.string()), askedOf: v.string() }),
 ]);
 export type DemoGesture = v.InferOutput<typeof Gesture>;
