@@ -39,10 +39,12 @@ const shareUnderParent = (within: number): number => {
   return right.length / NAMES.length;
 }; // prettier-ignore
 
-// Measured when written: 313 names, the first guess right in 92 %, one of the first three in 96 %;
-// with the element known from the account above 94 % and 96 %. The first measure, before the rules
-// were mended by what it showed, was 83 % and 92 % of 246. Of the 58 held-out names, those of large
-// utilities and far from small business, 79 % and 86 %. `npm run bench infer-kinds` prints them.
+// Measured when written, on 309 names that no rule holds: by the name alone the first guess right in
+// 93 %, one of the first three in 98 %; by name and the element of the account above 96 % and 99 %
+// (aim 95 and 99). The first measure of all, before any rule was mended by what it showed, was 83 %
+// and 92 % of 246 by the name alone. The rules have since been mended by what every source showed,
+// so a list from elsewhere will do somewhat worse: the 58 names of large utilities did 79 % and 86 %
+// while nobody had looked at them. `npm run bench infer-kinds` prints the present shares.
 describe('inferring kinds from published account names that no rule holds', () => {
   it('is measured on at least 300 of them', () => {
     expect(NAMES.length).toBeGreaterThanOrEqual(300);
@@ -50,12 +52,12 @@ describe('inferring kinds from published account names that no rule holds', () =
 
   it('is right at once in nine of ten, within three guesses in nineteen of twenty', () => {
     expect(shareOf(NAMES, 1)).toBeGreaterThan(0.9);
-    expect(shareOf(NAMES, 3)).toBeGreaterThan(0.95);
+    expect(shareOf(NAMES, 3)).toBeGreaterThan(0.97);
   });
 
   it('is right in nineteen of twenty where the element is known from the account above', () => {
-    expect(shareUnderParent(1)).toBeGreaterThan(0.93);
-    expect(shareUnderParent(3)).toBeGreaterThan(0.95);
+    expect(shareUnderParent(1)).toBeGreaterThan(0.95);
+    expect(shareUnderParent(3)).toBeGreaterThan(0.98);
   });
 
   it('does without the names that it is measured on: no rule is made for one trade alone', () => {
@@ -107,9 +109,13 @@ describe('inferring a kind', () => {
   });
 
   it('has a guess for anything, without confidence where nothing speaks for it', () => {
-    expect(inferKinds({ name: '???' })).toEqual([
-      { kind: 'operatingExpense', confidence: 0, reason: { type: 'none' } },
+    const guesses = inferKinds({ name: '???' });
+    expect(guesses.map(({ kind }) => kind)).toEqual([
+      'operatingExpense',
+      'costOfSales',
+      'otherExpense',
     ]);
+    expect(guesses.map(({ confidence }) => confidence)).toEqual([0, 0, 0]);
   });
 
   it('is the surer the clearer the name is', () => {

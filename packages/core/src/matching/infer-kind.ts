@@ -224,14 +224,26 @@ const ranked = (scores: Scores, element: Element | null): readonly Guess[] => {
   return sorted.map(([kind, { score, reason }]) => ({ kind, reason, confidence: score / total }));
 };
 
-/** What an account of an element is when nothing says more. */
-const PLAINEST: Readonly<Record<Element, KindCode>> = {
-  asset: 'otherCurrentAsset',
-  liability: 'otherCurrentLiability',
-  equity: 'ownersCapital',
-  revenue: 'otherOperatingRevenue',
-  expense: 'operatingExpense',
-  memorandum: 'memorandum',
+/** What accounts of an element most often are in a small business's chart, the commonest first. Common practice, no source. */
+const COMMON: Readonly<Record<Element, readonly KindCode[]>> = {
+  asset: ['otherCurrentAsset', 'propertyAndEquipment', 'inventory', 'longTermInvestment', 'bank'],
+  liability: ['otherCurrentLiability', 'accruedExpense', 'longTermBorrowing', 'tradePayable'],
+  equity: ['ownersCapital', 'drawings', 'retainedEarnings', 'shareCapital'],
+  revenue: ['otherOperatingRevenue', 'saleOfGoods', 'services', 'investmentIncome'],
+  expense: ['operatingExpense', 'costOfSales', 'otherExpense', 'financeCost'],
+  memorandum: ['memorandum'],
+};
+
+/** So many guesses are always offered where an element has as many kinds. */
+const OFFERED = 3;
+
+const filledUp = (guesses: readonly Guess[], element: Element): readonly Guess[] => {
+  const known = new Set(guesses.map(({ kind }) => kind));
+  const more = COMMON[element]
+    .filter((kind) => !known.has(kind))
+    .slice(0, Math.max(0, OFFERED - guesses.length))
+    .map((kind): Guess => ({ kind, confidence: 0, reason: { type: 'none' } }));
+  return [...guesses, ...more];
 };
 
 /**
@@ -247,7 +259,8 @@ export const inferKinds = (clues: Clues): readonly Guess[] => {
   const parentKind = clues.parentKind ?? null;
   const element = parentKind === null ? (clues.element ?? null) : elementOf(parentKind);
   const guesses = ranked(scores, element);
-  if (guesses.length > 0) return guesses;
-  const kind = parentKind ?? PLAINEST[element ?? 'expense'];
-  return [{ kind, confidence: 0, reason: { type: 'none' } }];
+  const [first] = guesses;
+  if (first !== undefined) return filledUp(guesses, element ?? elementOf(first.kind));
+  const kind = parentKind ?? COMMON[element ?? 'expense'][0] ?? 'operatingExpense';
+  return filledUp([{ kind, confidence: 0, reason: { type: 'none' } }], elementOf(kind));
 };
