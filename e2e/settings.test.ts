@@ -99,6 +99,42 @@ describe('setting up an account, by keyboard alone', () => {
     await maren.hasChart();
   });
 
+  it('says what another kind moves, in every fiscal year', async () => {
+    await openSheet('6110');
+    await maren.tabTo('Kind');
+    await maren.press('Control+a');
+    await maren.type('cost of s');
+    await maren.press('Enter');
+    await maren.sees('in every period:');
+    await maren.sees('1 Jul 2025 – 30 Jun 2026');
+    await maren.press('Escape');
+    await maren.hasChart();
+    await maren.press('Control+z');
+    await maren.rowShows('6110', { kind: 'Operating' });
+  });
+
+  it('sets several accounts as one of them is set', async () => {
+    await maren.goTo('6110');
+    await maren.press('Space');
+    await maren.tabTo('Posting to it');
+    await maren.press('Enter');
+    await maren.tabTo('Sales tax');
+    await maren.type('Exempt');
+    await maren.press('Escape');
+    await maren.hasChart();
+    await maren.goTo('6120');
+    await maren.press('x', 'x', 'Space');
+    await maren.sees('2 accounts');
+    await maren.tabTo('Set them all as');
+    await maren.type('6110');
+    await maren.press('Enter');
+    await maren.sees('6130 Repairs and cleaning: sales tax exempt');
+    await maren.page.waitForSelector('iu-many-sheet .button.primary:not(:disabled)');
+    await maren.tabTo('Change them');
+    await maren.press('Enter');
+    await maren.hasChart();
+  });
+
   it('says all of it in the review, and keeps it with the revision', async () => {
     await maren.press('r');
     await maren.sees('1010 Operating account: bank details Quay Street Bank');

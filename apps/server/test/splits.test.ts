@@ -85,6 +85,12 @@ describe('splitting an account', () => {
     expect(facts).toMatchObject({ postings: 64, first: '2025-07-04', last: '2026-10-22' });
     expect(facts.sources).toEqual([{ source: 'sales', postings: 64 }]);
     expect(facts.comments[0]).toMatchObject({ postings: 16 });
+    expect(facts.years.map(({ first, last }) => [first, last])).toEqual([
+      ['2026-07', '2027-06'],
+      ['2025-07', '2026-06'],
+    ]);
+    const total = (await balances()).amounts.find(([id]) => id === idOf(chart, '4020'))?.[1];
+    expect(facts.years.reduce((so, { amount }) => so + amount, 0)).toBe(total);
     const { dimensions } = (await benchChart(maren, clientId)).settings;
     const counts = new Map(facts.values.map(({ valueId, postings: count }) => [valueId, count]));
     expect(dimensions[0]?.values.map(({ id, name }) => [name, counts.get(id)])).toEqual([

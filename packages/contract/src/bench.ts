@@ -136,6 +136,8 @@ export const PostingsAnswer = v.strictObject({
   values: v.array(
     v.strictObject({ dimensionId: Id, valueId: v.nullable(Id), postings: v.number() }),
   ),
+  /** What was posted in each fiscal year, newest first: its first and last month, debit-positive. */
+  years: v.array(v.strictObject({ first: MonthText, last: MonthText, amount: v.number() })),
   /** Comments that come often, most often first. */
   comments: v.array(v.strictObject({ comment: v.string(), postings: v.number() })),
 });

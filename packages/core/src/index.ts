@@ -49,6 +49,7 @@ export * from './planning/plan-move';
 export * from './planning/plan-merge';
 export * from './planning/plan-many';
 export * from './planning/plan-split';
+export * from './planning/plan-settings';
 export * from './planning/plan-contras';
 export * from './outline/read-outline';
 export * from './outline/plan-outline';

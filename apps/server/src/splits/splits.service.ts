@@ -5,6 +5,8 @@ import type {
   SplitsRequest,
 } from '@iunctus/contract';
 import {
+  add,
+  addMonths,
   fiscalYearStart,
   monthOf,
   sum,
@@ -82,13 +84,24 @@ const valuesOf = (postings: readonly Posting[], dimensionId: string): PostingsAn
   return values.map(([valueId, count]) => ({ dimensionId, valueId, postings: count }));
 };
 
+const yearsOf = (postings: readonly Posting[], startsIn: number): PostingsAnswer['years'] => {
+  const amounts = new Map<Month, number>();
+  for (const { date, amount } of postings) {
+    const first = fiscalYearStart(monthOf(date), startsIn);
+    amounts.set(first, add(amounts.get(first) ?? 0, amount));
+  }
+  return [...amounts]
+    .sort(([a], [b]) => b.localeCompare(a))
+    .map(([first, amount]) => ({ first, last: addMonths(first, 11), amount }));
+};
+
 /** What the postings of accounts can be chosen by: dates, sources, comments, dimension values. */
 export const postingsOf = async (
   pool: pg.Pool,
   viewer: Viewer,
   { clientId, request }: { readonly clientId: string; readonly request: PostingsRequest },
 ): Promise<PostingsAnswer> => {
-  await clientOf(pool, viewer, clientId);
+  const client = await clientOf(pool, viewer, clientId);
   const head = (await maybeChart(pool, viewer, clientId)) ?? problem({ code: 'notFound' });
   const veil = await veilOf(pool, head, viewer);
   if (request.accounts.some(veil.hides)) return problem({ code: 'notFound' });
@@ -106,6 +119,7 @@ export const postingsOf = async (
       postings: count,
     })),
     values: head.settings.dimensions.flatMap(({ id }) => valuesOf(postings, id)),
+    years: yearsOf(postings, client.fiscalYearStart),
     comments: counted(postings.map(({ comment }) => comment))
       .slice(0, COMMENTS)
       .map(([comment, count]) => ({ comment, postings: count })),

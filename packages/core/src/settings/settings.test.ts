@@ -1,10 +1,12 @@
 import type { Chart } from '../chart/chart';
+import { chartFrom } from '../chart/build';
 import { accountOf } from '../chart/queries';
 import { KIND_CODES, statementOf, type KindCode } from '../kinds/kinds';
 import { apply, applyAll, invert, rebase } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import { type LEGAL_FORMS } from '../starting/starting-chart';
-import { aChart } from '../testing';
+import { planSettingsAs } from '../planning/plan-settings';
+import { aChart, anAccount } from '../testing';
 import { copiedSettings } from './account-settings';
 import { hasReturnLine, RETURN_FORMS, returnLineWords, usualReturnLine } from './return-forms';
 import { isOffered, resolvedSettings, SETTING_NAMES } from './rules';
@@ -153,6 +155,46 @@ describe('changing a setting', () => {
   it('copies no bank number, holding, budget or pin with an account', () => {
     const bank = { institution: 'First Quay', routing: '', accountNumber: '42', nextCheque: '', nextDeposit: '' }; // prettier-ignore
     expect(copiedSettings({ bank, pinned: true, openItems: true })).toEqual({ openItems: true });
+  });
+});
+
+describe('setting an account as another one is', () => {
+  const chart = chartFrom([
+    {
+      ...anAccount('6010', 'Rent'),
+      settings: {
+        salesTax: 'exempt',
+        payeeBox: 'misc1',
+        pinned: true,
+        budget: { per: 'year', amount: 5 },
+      },
+    },
+    { ...anAccount('6020', 'Power'), settings: { salesTax: 'standard', openItems: true } },
+    anAccount('4010', 'Sales'),
+  ]);
+  const names = (id: string) =>
+    planSettingsAs(chart, id, '6010').map((one) =>
+      one.type === 'changeSetting' ? [one.setting, one.value] : [],
+    );
+
+  it('takes what differs, and leaves budget and pin its own', () => {
+    expect(names('6020')).toEqual([
+      ['salesTax', 'exempt'],
+      ['payeeBox', 'misc1'],
+    ]);
+  });
+
+  it('takes only what its kind has', () => {
+    expect(names('4010')).toEqual([['salesTax', 'exempt']]);
+  });
+
+  it('does nothing to the model itself', () => {
+    expect(names('6010')).toEqual([]);
+  });
+
+  it('gives a chart that no further change would alter', () => {
+    const outcome = applyAll(chart, planSettingsAs(chart, '6020', '6010'));
+    expect(outcome.ok && planSettingsAs(outcome.chart, '6020', '6010')).toEqual([]);
   });
 });
 

@@ -44,6 +44,7 @@ import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
 import { returnLineOf } from '../model/setting-groups';
 import { AccountSettingsComponent } from './settings/account-settings.component';
+import { KindMovesComponent } from './kind-moves.component';
 import { KindChoiceComponent } from './kind-choice.component';
 import { SheetComponent } from './sheet.component';
 
@@ -58,6 +59,7 @@ import { SheetComponent } from './sheet.component';
     Textarea,
     ToggleSwitch,
     KindChoiceComponent,
+    KindMovesComponent,
     SheetComponent,
   ],
   templateUrl: './account-sheet.component.html',

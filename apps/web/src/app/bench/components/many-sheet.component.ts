@@ -16,6 +16,7 @@ import {
   planEach,
   planMerge,
   planMoveUnder,
+  planSettingsAs,
   titleOf,
   type AccountId,
   type KindCode,
@@ -34,7 +35,7 @@ import { SheetComponent } from './sheet.component';
 
 const NOTHING: ManyPlan = { ok: true, operations: [] };
 
-/** Changing all chosen accounts together: kind, parent, or into one. */
+/** Changing all chosen accounts together: kind, parent, settings, or into one. */
 @Component({
   selector: 'iu-many-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -50,6 +51,8 @@ export class ManySheetComponent {
   protected readonly kind = signal<KindCode | null>(null);
   protected readonly under = signal<AccountId | null | undefined>(undefined);
   protected readonly into = signal<AccountId | null | undefined>(undefined);
+  /** The account whose settings they are all to have. */
+  protected readonly like = signal<AccountId | null | undefined>(undefined);
 
   protected readonly heading = computed(() => `${this.model.chosen().length} accounts`);
   protected readonly titles = computed(() =>
@@ -83,6 +86,9 @@ export class ManySheetComponent {
       const others = ids.filter((id) => id !== into);
       return planEach(chart, others, (now, id) => planMerge(now, id, { into, acrossKinds: false }));
     }
+    const like = this.like();
+    if (like !== undefined && like !== null && under === undefined && kind === null)
+      return planEach(chart, ids, (now, id) => planSettingsAs(now, id, like));
     if (under !== undefined) {
       const heads = headsOf(chart, ids);
       const moved = planEach(chart, heads, (now, id) => planMoveUnder(now, id, { parentId: under }));

@@ -17,6 +17,7 @@ const FACTS: PostingsAnswer = {
     { dimensionId: 'm', valueId: 'coast', postings: 2 },
     { dimensionId: 'm', valueId: null, postings: 1 },
   ],
+  years: [],
   comments: [
     { comment: 'Invoice', postings: 4 },
     { comment: 'Till', postings: 2 },
