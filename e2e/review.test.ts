@@ -112,6 +112,38 @@ describe('handing a proposal to a colleague, by keyboard alone', () => {
     await maren.sees('approved by Tobias Fenn');
   });
 
+  it('shows restricted accounts to those who may see them, and one other line to the rest', async () => {
+    await maren.page.goto(maren.page.url().replace(/\/history.*/, '/chart'));
+    await maren.hasChart();
+    for (const number of ['6010', '6020']) {
+      await maren.goTo(number);
+      await maren.press('Space');
+      await maren.tabTo('Who sees it');
+      await maren.press('Enter');
+      await maren.tabTo('Tobias Fenn');
+      await maren.press('Space');
+      await maren.press('Escape');
+      await maren.hasChart();
+    }
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 5');
+    await maren.hasChart();
+    await maren.rowShows('6020', { name: 'Payroll taxes' });
+    await tobias.openClient('Kestrel Lane Cider Works');
+    await tobias.hasChart();
+    await tobias.goTo('6010');
+    await tobias.cursorShows({ name: 'Other', amount: '28,996.75' });
+    await tobias.press('Space');
+    await tobias.page.waitForSelector('iu-sheet');
+    await tobias.press('Control+a');
+    await tobias.type('Pay');
+    await tobias.press('Tab');
+    await tobias.sees('This stands for accounts that are not yours to see.');
+    await tobias.press('Escape');
+    await tobias.hasChart();
+  });
+
   it('complains about nothing in the console', () => {
     expect([...maren.complaints, ...tobias.complaints]).toEqual([]);
   });

@@ -27,6 +27,7 @@ export * from './chart/queries';
 export * from './chart/build';
 export * from './chart/compare';
 export * from './chart/veil';
+export * from './chart/uses';
 export type { Place } from './chart/edit';
 export * from './chart/visible-rows';
 export * from './operations/operation';

@@ -10,6 +10,7 @@ import {
   cleanName,
   concerns,
   formatAmount,
+  hasAccount,
   hasPostings,
   KINDS,
   mergedAccounts,
@@ -20,6 +21,7 @@ import {
   splitsOf,
   planUnmerge,
   titleOf,
+  usesOf,
   type AccountId,
   type KindCode,
   type Operation,
@@ -40,6 +42,7 @@ import { CASH_FLOW_WORDS } from '../../shared/words/setting-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { momentWords } from '../../shared/words/period-words';
 import { landingWords } from '../../shared/words/statement-words';
+import { USE_WORDS } from '../../shared/words/use-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
 import { returnLineOf } from '../model/setting-groups';
@@ -160,6 +163,20 @@ export class AccountSheetComponent {
       { words: 'Posted to it', amount: formatAmount(this.model.ownAmountOf(node), style) },
       { words: 'With all below it', amount: formatAmount(this.model.amountOf(node), style) },
     ];
+  }
+
+  /** What keeps it from being deleted, each with the account to go to. */
+  protected readonly uses = computed(() => {
+    const chart = this.model.chart();
+    return usesOf(chart, this.account()?.id ?? '').map(({ type, otherId }) => ({
+      words: USE_WORDS[type],
+      otherId: otherId !== null && hasAccount(chart, otherId) ? otherId : null,
+      title: otherId === null ? '' : accountWords(otherId, chart),
+    }));
+  });
+
+  protected goTo(id: AccountId): void {
+    this.model.goTo(id);
   }
 
   protected setText(field: TextField, typed: Event): void {

@@ -17,10 +17,12 @@ import {
   nodeOf,
   planMerge,
   titleOf,
+  type Account,
   type AccountId,
   type Refusal,
 } from '@iunctus/core';
 import { ToggleSwitch } from 'primeng/toggleswitch';
+import { budgetWords } from '../../shared/words/setting-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
@@ -88,6 +90,7 @@ export class MergeSheetComponent {
       ...(below === 0
         ? []
         : [`${below} ${below === 1 ? 'sub-account moves' : 'sub-accounts move'} under ${name}.`]),
+      ...budgetEffect(from.account, currency),
       `${number === null ? 'Its name is' : 'Its number and name are'} free again, and still find ${name}.`,
       'It can be taken back at any time, also after new postings; nothing is lost.',
     ];
@@ -114,3 +117,9 @@ export class MergeSheetComponent {
     this.merged.emit();
   }
 }
+
+/** A budget is the account's own: it is neither added to another nor lost. */
+const budgetEffect = ({ settings }: Account, currency: string): readonly string[] =>
+  settings.budget === undefined
+    ? []
+    : [`Its budget of ${budgetWords(settings.budget, currency)} rests, and comes back with it.`];
