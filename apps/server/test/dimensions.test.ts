@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { BenchChart } from '@iunctus/contract';
 import type { Operation } from '@iunctus/core';
 import {
-  aStep,
+  adoptAs,
   benchChart,
   clientNamed,
   idOf,
@@ -25,15 +25,7 @@ describe('dimensions and settings', () => {
   });
   afterEach(() => server.stop());
 
-  const adopt = async (...operations: Operation[]) => {
-    const { revision: baseRevision } = await benchChart(maren, clientId);
-    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-    return maren.ask<{ refusal?: { code: string } }>(
-      'POST',
-      `/clients/${clientId}/revisions`,
-      request,
-    );
-  };
+  const adopt = (...operations: Operation[]) => adoptAs(maren, clientId, ...operations);
   const sell = (values: object) =>
     server.pool.query(
       `WITH entry AS (

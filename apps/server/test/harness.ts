@@ -163,3 +163,10 @@ export const rename = (id: string, value: string): Operation => ({
   field: 'name',
   value,
 });
+
+/** Adopts operations as one step on the newest revision. */
+export const adoptAs = async (who: Caller, clientId: string, ...operations: Operation[]) => {
+  const { revision: baseRevision } = await benchChart(who, clientId);
+  const request = { baseRevision, steps: [aStep(...operations)], note: '' };
+  return who.ask<{ refusal?: { code: string } }>('POST', `/clients/${clientId}/revisions`, request);
+};

@@ -7,7 +7,7 @@ import type {
 } from '@iunctus/contract';
 import { buildStatement, chartFrom, rollUpOver, type Operation } from '@iunctus/core';
 import {
-  aStep,
+  adoptAs,
   benchChart,
   clientNamed,
   idOf,
@@ -48,11 +48,7 @@ describe('accounts that only some may see', () => {
     value: [...value],
   });
   const base = () => `/clients/${clientId}`;
-  const adopt = async (who: Caller, ...operations: Operation[]) => {
-    const { revision: baseRevision } = await benchChart(who, clientId);
-    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-    return who.ask<{ refusal?: { code: string } }>('POST', `${base()}/revisions`, request);
-  };
+  const adopt = (who: Caller, ...operations: Operation[]) => adoptAs(who, clientId, ...operations);
   const balances = async (who: Caller) =>
     (await who.ask<BalancesAnswer>('GET', `${base()}/balances?first=2026-07&last=2026-10`)).body;
   const profit = async (who: Caller): Promise<number | undefined> => {

@@ -4,7 +4,7 @@ import { plainAccount, type Operation, type PostingChoice, type Split } from '@i
 import { maybeChart } from '../src/charts/charts.queries';
 import { manyWrongSplitTotals } from '../src/splits/splits.queries';
 import {
-  aStep,
+  adoptAs,
   benchChart,
   clientNamed,
   idOf,
@@ -70,11 +70,7 @@ describe('splitting an account', () => {
     });
     return body;
   };
-  const adopt = async (...operations: Operation[]) => {
-    const { revision: baseRevision } = await benchChart(maren, clientId);
-    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-    return maren.ask<{ code?: string }>('POST', `/clients/${clientId}/revisions`, request);
-  };
+  const adopt = (...operations: Operation[]) => adoptAs(maren, clientId, ...operations);
   const balances = async (): Promise<BalancesAnswer> => {
     const query = new URLSearchParams(PERIOD).toString();
     return (await maren.ask<BalancesAnswer>('GET', `/clients/${clientId}/balances?${query}`)).body;

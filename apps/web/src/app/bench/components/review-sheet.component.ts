@@ -12,18 +12,15 @@ import { Store } from '@ngrx/store';
 import type { Remark } from '@iunctus/contract';
 import {
   dropOperation,
-  formatAmount,
   proposedChart,
-  subtract,
   trackOf,
   advance,
   type Chart,
   type Conflict,
-  type Minor,
 } from '@iunctus/core';
+import { MovedTotalsComponent } from '../../shared/components/moved-totals.component';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { BenchModel } from '../model/bench-model';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
@@ -44,7 +41,7 @@ const LISTED = 300;
 @Component({
   selector: 'iu-review-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HandOverComponent, SheetComponent],
+  imports: [HandOverComponent, MovedTotalsComponent, SheetComponent],
   templateUrl: './review-sheet.component.html',
   styleUrl: './review-sheet.component.css',
 })
@@ -80,13 +77,11 @@ export class ReviewSheetComponent {
   protected readonly lines = computed(() => this.all().slice(0, LISTED));
   protected readonly unlisted = computed(() => this.all().length - this.lines().length);
 
-  protected readonly moved = computed(() => {
-    const { sections, totals } = this.model.engine.impact();
-    return [
-      ...sections.map((moved) => this.movedRow(SECTION_WORDS[moved.code], moved)),
-      ...totals.map((moved) => this.movedRow(TOTAL_WORDS[moved.code], moved)),
-    ];
-  });
+  protected readonly impact = computed(() => this.model.engine.impact());
+  protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  protected readonly moves = computed(
+    () => this.impact().sections.length + this.impact().totals.length > 0,
+  );
 
   protected drop({ stepId, index }: Line): void {
     const dropped = dropOperation(this.model.base(), this.model.steps(), { stepId, index });
@@ -139,15 +134,5 @@ export class ReviewSheetComponent {
 
   private words(operation: Parameters<typeof operationWords>[0]): string {
     return operationWords(operation, this.model.chart(), this.model.base());
-  }
-
-  private movedRow(words: string, { before, after }: { before: Minor; after: Minor }) {
-    const currency = this.model.client()?.currency ?? 'USD';
-    return {
-      words,
-      before: formatAmount(before, { currency, zero: '–' }),
-      after: formatAmount(after, { currency, zero: '–' }),
-      by: formatAmount(subtract(after, before), { currency, negatives: 'sign' }),
-    };
   }
 }

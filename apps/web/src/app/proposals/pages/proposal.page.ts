@@ -1,13 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { formatAmount, subtract, type Minor } from '@iunctus/core';
 import { BenchModel } from '../../bench/model/bench-model';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { MovedTotalsComponent } from '../../shared/components/moved-totals.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { longPeriod, momentWords } from '../../shared/words/period-words';
 import { proposalStateWords } from '../../shared/words/review-words';
-import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { ReviewStore } from '../state/review.store';
 import type { ProposalLine } from '../model/proposal-reader';
 
@@ -18,7 +17,7 @@ import type { ProposalLine } from '../model/proposal-reader';
 @Component({
   selector: 'iu-proposal-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent, RouterLink],
+  imports: [MovedTotalsComponent, ProblemNoteComponent, RouterLink],
   providers: [ReviewStore],
   templateUrl: './proposal.page.html',
   styleUrl: './proposal.page.css',
@@ -43,13 +42,9 @@ export class ProposalPage {
     const proposal = this.review.proposal();
     return proposal === null ? '' : proposalStateWords(proposal);
   });
-  protected readonly moved = computed(() => {
+  protected readonly moves = computed(() => {
     const impact = this.review.read()?.impact;
-    if (impact === undefined) return [];
-    return [
-      ...impact.sections.map((one) => this.movedRow(SECTION_WORDS[one.code], one)),
-      ...impact.totals.map((one) => this.movedRow(TOTAL_WORDS[one.code], one)),
-    ];
+    return impact !== undefined && impact.sections.length + impact.totals.length > 0;
   });
   protected readonly profitStays = computed(
     () => !(this.review.read()?.impact.totals.some(({ code }) => code === 'netProfit') ?? false),
@@ -76,15 +71,5 @@ export class ProposalPage {
 
   protected judge(verdict: 'approved' | 'sentBack'): void {
     this.review.judge(verdict, () => void this.router.navigate(['/clients']));
-  }
-
-  private movedRow(words: string, { before, after }: { before: Minor; after: Minor }) {
-    const currency = this.client()?.currency ?? 'USD';
-    return {
-      words,
-      before: formatAmount(before, { currency, zero: '–' }),
-      after: formatAmount(after, { currency, zero: '–' }),
-      by: formatAmount(subtract(after, before), { currency, negatives: 'sign' }),
-    };
   }
 }

@@ -12,8 +12,10 @@ import {
   usualReturnLine,
   type Account,
   type AccountSettings,
+  type BankDetails,
   type ChangeSetting,
   type OfferedIn,
+  type SecurityHeld,
   type SettingName,
 } from '@iunctus/core';
 import { ToggleSwitch } from 'primeng/toggleswitch';
@@ -30,11 +32,10 @@ import {
 import { BenchModel } from '../../model/bench-model';
 import { settingGroups } from '../../model/setting-groups';
 import { Sheets } from '../../model/sheets';
-import { BankSettingComponent } from './bank-setting.component';
 import { BudgetSettingComponent } from './budget-setting.component';
 import { DimensionSettingComponent } from './dimension-setting.component';
-import { SecuritySettingComponent } from './security-setting.component';
 import { SettingRowComponent } from './setting-row.component';
+import { TextsSettingComponent, type Texts } from './texts-setting.component';
 
 const choices = <T extends string>(words: Readonly<Record<T, string>>) =>
   (Object.keys(words) as T[]).map((value) => ({ value, words: words[value] }));
@@ -44,17 +45,38 @@ const CURRENCIES = Intl.supportedValuesOf('currency').map((value) => ({
   words: `${value}, ${new Intl.DisplayNames('en', { type: 'currency' }).of(value) ?? value}`,
 }));
 
+const NO_BANK: BankDetails = {
+  institution: '',
+  routing: '',
+  accountNumber: '',
+  nextCheque: '',
+  nextDeposit: '',
+};
+const NO_SECURITY: SecurityHeld = { symbol: '', units: '', quoteSource: '' };
+
+const BANK_FIELDS = [
+  { field: 'institution', words: 'Institution', wide: true },
+  { field: 'routing', words: 'Routing number' },
+  { field: 'accountNumber', words: 'Account number' },
+  { field: 'nextCheque', words: 'Next cheque' },
+  { field: 'nextDeposit', words: 'Next deposit' },
+] as const;
+const SECURITY_FIELDS = [
+  { field: 'symbol', words: 'Symbol' },
+  { field: 'units', words: 'Units' },
+  { field: 'quoteSource', words: 'Quotes from', wide: true },
+] as const;
+
 /** The further settings of one account, in groups; each is there only where the kind makes sense of it. */
 @Component({
   selector: 'iu-account-settings',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    BankSettingComponent,
     BudgetSettingComponent,
     DimensionSettingComponent,
     FormsModule,
-    SecuritySettingComponent,
     SettingRowComponent,
+    TextsSettingComponent,
     ToggleSwitch,
   ],
   templateUrl: './account-settings.component.html',
@@ -120,6 +142,25 @@ export class AccountSettingsComponent {
     const seeing = this.people().filter((one) => (one.id === id) !== this.sees(one.id));
     const ids = seeing.map((one) => one.id);
     this.set('restrictedTo', ids.length === this.people().length ? null : ids);
+  }
+
+  protected readonly bankFields = BANK_FIELDS;
+  protected readonly securityFields = SECURITY_FIELDS;
+  protected readonly bank = computed<Texts>(() => ({
+    ...NO_BANK,
+    ...this.account().settings.bank,
+  }));
+  protected readonly security = computed<Texts>(() => ({
+    ...NO_SECURITY,
+    ...this.account().settings.security,
+  }));
+
+  protected setBank(texts: Texts | null): void {
+    this.set('bank', texts === null ? null : { ...NO_BANK, ...texts });
+  }
+
+  protected setSecurity(texts: Texts | null): void {
+    this.set('security', texts === null ? null : { ...NO_SECURITY, ...texts });
   }
 
   protected isOwn(setting: SettingName): boolean {
