@@ -37,7 +37,9 @@ try {
       const finite = document
         .getAnimations()
         .filter((animation) => animation.effect?.getComputedTiming().iterations !== Infinity);
-      await Promise.allSettled(finite.map((animation) => animation.finished));
+      // What is folded away does not move: its animations never end.
+      const ended = Promise.allSettled(finite.map((animation) => animation.finished));
+      await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, 1000))]);
     });
     await new Promise((resolve) => setTimeout(resolve, 250));
     await page.screenshot({ path: join(FOLDER, `${name}.png`) });
@@ -92,6 +94,42 @@ try {
   await maren.press('Escape');
   await maren.hasChart();
 
+  await maren.goTo('6110');
+  await maren.press('Space');
+  await maren.tabTo('Posting to it');
+  await maren.press('Enter');
+  await maren.tabTo('Tax return');
+  await maren.press('Enter');
+  await page.evaluate(() => document.querySelector('iu-account-settings')?.scrollIntoView());
+  await picture('settings');
+  await maren.press('Escape');
+  await maren.hasChart();
+
+  await maren.goTo('4020');
+  await maren.press('p');
+  await maren.sees('One part for each');
+  await maren.tabTo('market (3)');
+  await maren.press('Enter');
+  await maren.sees('32 postings');
+  await picture('split');
+  await maren.press('Escape');
+  await maren.hasChart();
+
+  await maren.press('Control+k');
+  await maren.type('dimensions');
+  await maren.sees('Dimensions: market');
+  await maren.press('Enter');
+  await maren.sees('A dimension tells postings apart');
+  await picture('dimensions');
+  await maren.press('Escape');
+  await maren.hasChart();
+
+  await page.goto(page.url().replace('/chart', '/proposal'));
+  await maren.sees('Agreed');
+  await picture('page-for-the-client');
+  await page.goBack();
+  await maren.hasChart();
+
   await maren.tabTo('History');
   await maren.press('Enter');
   await maren.sees('Every revision of the chart.');
@@ -118,6 +156,13 @@ try {
   await picture('merge');
   await maren.press('Escape');
   await maren.hasChart();
+
+  await open('Tern Street Ceramics');
+  await maren.hasChart();
+  await maren.tabTo('Read it');
+  await maren.press('Enter');
+  await maren.sees('Three lines for classes');
+  await picture('review-of-a-colleague');
 
   await open('Tern Street Ceramics');
   await maren.hasChart();

@@ -30,7 +30,13 @@ export type SplitPlan =
       readonly operations: readonly Operation[];
       readonly accounts: readonly Account[];
     }
-  | { readonly ok: false; readonly refusal: Refusal; readonly part: number };
+  | {
+      readonly ok: false;
+      readonly refusal: Refusal;
+      readonly part: number;
+      /** The chart with the parts before it. */
+      readonly chart: Chart;
+    };
 
 const newAccount = ({ kind }: Account, { name }: SplitPart, id: AccountId): Account =>
   plainAccount({ id, number: null, name: cleanName(name), kind });
@@ -56,7 +62,12 @@ export const planSplit = (chart: Chart, { id, parts, newId }: SplitRequest): Spl
   for (const [part, own] of parts.entries()) {
     const node = nodeOf(current, id);
     if (node === undefined)
-      return { ok: false, part, refusal: { code: 'accountMissing', accountId: id } };
+      return {
+        ok: false,
+        part,
+        refusal: { code: 'accountMissing', accountId: id },
+        chart: current,
+      };
     const account = newAccount(node.account, own, newId());
     const adding = planAdding(current, account, { parentId: id, afterId: lastPlace(node) });
     const splits = [id, ...node.absorbed].map((from): Operation => ({
@@ -64,7 +75,7 @@ export const planSplit = (chart: Chart, { id, parts, newId }: SplitRequest): Spl
       split: { id: newId(), from, into: account.id, choice: own.choice },
     }));
     const outcome = applyAll(current, [...adding, ...splits]);
-    if (!outcome.ok) return { ok: false, part, refusal: outcome.refusal };
+    if (!outcome.ok) return { ok: false, part, refusal: outcome.refusal, chart: current };
     operations.push(...adding, ...splits);
     accounts.push(...asAdded(adding, account.id));
     current = outcome.chart;

@@ -82,7 +82,7 @@ export class SplitSheetComponent {
     const plan = this.look.plan();
     if (plan.ok || plan.refusal.code === 'nameEmpty') return '';
     const which = this.drafts().length === 1 ? '' : `Part ${plan.part + 1}: `;
-    return `${which}${refusalWords(plan.refusal, this.model.chart())}`;
+    return `${which}${refusalWords(plan.refusal, plan.chart)}`;
   });
   protected readonly numbers = computed(() => {
     const plan = this.look.named();
