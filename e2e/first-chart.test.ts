@@ -35,9 +35,18 @@ describe('a client’s first chart, by keyboard alone', () => {
   });
 
   it('shows the accounts of a trade before they are made', async () => {
-    await maren.page.waitForSelector('input[name=industry]');
-    await maren.page.focus('input[name=industry]:checked');
-    await maren.press('ArrowDown', 'ArrowDown', 'ArrowDown');
+    await maren.page.waitForSelector('input[aria-label="Find a trade"]:focus');
+    await maren.type('brewery');
+    await maren.sees('NAICS 312120');
+    await maren.sees('Makes cider, beer, spirits');
+    await maren.press('Control+a');
+    await maren.type('machine shops');
+    await maren.sees('NAICS 332710');
+    await maren.press('Control+a');
+    await maren.type('consultant');
+    await maren.sees('Professional services');
+    await maren.seesNoMore('NAICS 332710');
+    await maren.press('Tab', 'Space');
     await maren.sees('Professional liability insurance');
     await maren.sees('Profit and loss › Operating expenses');
   });

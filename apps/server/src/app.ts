@@ -6,6 +6,7 @@ import { accessRoutes, gate } from './access/access.routes';
 import { balanceRoutes } from './balances/balances.routes';
 import { clientRoutes } from './clients/clients.routes';
 import { errorHandler } from './http/errors';
+import { industryRoutes } from './industries/industries.routes';
 import { openApi } from './http/open-api';
 import { ProblemError } from './http/problem';
 import { proposalRoutes } from './proposals/proposals.routes';
@@ -56,6 +57,7 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     balanceRoutes(pool),
     splitRoutes(pool),
     reviewRoutes(pool),
+    industryRoutes(),
   );
   app.use('/api', () => {
     throw new ProblemError({ code: 'notFound' });

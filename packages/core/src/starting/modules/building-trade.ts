@@ -29,5 +29,7 @@ const BUILDING: StartingModule = {
 export const BUILDING_TRADE: Industry = {
   name: 'Building trade',
   sentence: 'Builds, fits or repairs on customers’ sites, with materials and subcontractors.',
+  naics: ['23'],
+  words: 'builder construction contractor remodeler house general',
   modules: [BUILDING, VEHICLES],
 };

@@ -34,5 +34,7 @@ const TAPROOM: StartingModule = {
 export const DRINKS_MAKER: Industry = {
   name: 'Drinks maker with a taproom',
   sentence: 'Makes cider, beer, spirits or soft drinks, serves them on the spot and sells to the trade.',
+  naics: ['3121'],
+  words: 'brewery winery cider distillery beer wine spirits soft drinks',
   modules: [CARD_TAKINGS, COUNTER, MAKING, TAPROOM, RETURNS, VEHICLES],
 };

@@ -27,5 +27,7 @@ const ONLINE: StartingModule = {
 export const ONLINE_SELLER: Industry = {
   name: 'Online seller of goods',
   sentence: 'Buys goods and sells them through its own website and marketplaces.',
+  naics: ['4541'],
+  words: 'e-commerce webshop marketplace mail order internet',
   modules: [CARD_TAKINGS, ONLINE, RETURNS],
 };

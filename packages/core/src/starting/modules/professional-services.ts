@@ -22,5 +22,7 @@ const SERVICES: StartingModule = {
 export const PROFESSIONAL_SERVICES: Industry = {
   name: 'Professional services',
   sentence: 'Sells knowledge and time: consultants, designers, engineers, advisers.',
+  naics: ['54', '56'],
+  words: 'consultant engineer architect accountant bookkeeper adviser translator surveyor staffing',
   modules: [SERVICES],
 };

@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import type { IndustriesAnswer } from '@iunctus/contract';
 import {
   composeStartingChart,
+  findTrades,
   INDUSTRIES,
   INDUSTRY_CODES,
   KINDS,
@@ -12,8 +15,11 @@ import {
   type KindCode,
   type LegalForm,
 } from '@iunctus/core';
+import { catchError, debounceTime, of, switchMap } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
 import { BenchPageActions } from '../../bench/state/bench.actions';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
 import { landingWords } from '../../shared/words/statement-words';
@@ -22,18 +28,36 @@ import { landingWords } from '../../shared/words/statement-words';
 @Component({
   selector: 'iu-start-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, ElementMarkComponent],
+  imports: [ElementMarkComponent, FocusFirstDirective, RouterLink],
   templateUrl: './start.page.html',
   styleUrl: './start.page.css',
 })
 export class StartPage {
+  private readonly api = inject(ApiService);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   protected readonly client = this.store.selectSignal(benchFeature.selectClient);
   private readonly chosenIndustry = signal<IndustryCode | null>(null);
   private readonly chosenForm = signal<LegalForm | null>(null);
 
-  protected readonly industryCodes = INDUSTRY_CODES;
+  /** Plain words or digits by which the trade is looked for. */
+  protected readonly query = signal('');
+  protected readonly trades = computed(() => findTrades(this.query()));
+  private readonly found = toSignal(
+    toObservable(this.query).pipe(
+      debounceTime(150),
+      switchMap((words) =>
+        words.trim().length < 2
+          ? of([])
+          : this.api.industries(words).pipe(catchError(() => of([]))),
+      ),
+    ),
+    { initialValue: [] },
+  );
+  /** Industries of the official classification that the words find. */
+  protected readonly listed = computed(() => (this.query().trim().length < 2 ? [] : this.found()));
+  /** The industry that was taken from the classification, and what its chart is made for. */
+  protected readonly taken = signal<IndustriesAnswer[number] | null>(null);
   protected readonly industries = INDUSTRIES;
   protected readonly legalForms = LEGAL_FORMS;
   protected readonly legalFormWords = LEGAL_FORM_WORDS;
@@ -51,8 +75,26 @@ export class StartPage {
     this.groups().reduce((sum, group) => sum + 1 + group.accounts.length, 0),
   );
 
+  protected look(typed: Event): void {
+    this.query.set((typed.target as HTMLInputElement).value);
+  }
+
   protected chooseIndustry(industry: IndustryCode): void {
     this.chosenIndustry.set(industry);
+    this.taken.set(null);
+  }
+
+  protected take(listed: IndustriesAnswer[number]): void {
+    this.chosenIndustry.set(listed.trade);
+    this.taken.set(listed);
+  }
+
+  /** What is said where no chart is made for the very industry. */
+  protected nearest({ title, trade, sector }: IndustriesAnswer[number]): string {
+    const { name } = INDUSTRIES[trade];
+    return sector === null
+      ? `“${title}” begins with the chart for ${name}.`
+      : `No chart is made for “${title}”. The one nearest to its sector, ${sector}, is ${name}.`;
   }
 
   protected chooseForm(form: LegalForm): void {

@@ -8,6 +8,7 @@ import {
   ClientAnswer,
   ClientsAnswer,
   type HandOverRequest,
+  IndustriesAnswer,
   type NewClientRequest,
   PeopleAnswer,
   PostingsAnswer,
@@ -93,6 +94,11 @@ export class ApiService {
 
   saveProposal(clientId: string, request: SaveProposalRequest): Observable<{ version: number }> {
     return this.http.put(ofClient(clientId, '/proposal'), request).pipe(read(SaveProposalAnswer));
+  }
+
+  /** Industries by plain words or NAICS code, with the trade that suits each. */
+  industries(words: string): Observable<IndustriesAnswer> {
+    return this.http.get('/api/industries', { params: { words } }).pipe(read(IndustriesAnswer));
   }
 
   /** Everybody of the practice. */
