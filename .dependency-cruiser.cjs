@@ -1,6 +1,6 @@
 const only = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
 
-/** The arrows of docs/architecture.md: core ← contract ← apps; nothing imports an app. */
+/** The arrows of docs/architecture.md: core ← contract ← apps; core ← exchange ← server; nothing imports an app. */
 module.exports = {
   forbidden: [
     only('no-circles', {}, { circular: true }, 'Modules depend on one another one way.'),
@@ -15,6 +15,18 @@ module.exports = {
       { path: '^packages/contract/src', pathNot: '\\.test\\.ts$' },
       { pathNot: '^packages/(core|contract)/src|node_modules/valibot' },
       'The contract imports the core and its schema library.',
+    ),
+    only(
+      'exchange-knows-core',
+      { path: '^packages/exchange/src', pathNot: '\\.test\\.ts$' },
+      { pathNot: '^packages/(core|exchange)/src|node_modules/exceljs' },
+      'The exchange imports the core and its file libraries.',
+    ),
+    only(
+      'files-stay-on-the-server',
+      { path: '^apps/web' },
+      { path: '^packages/exchange' },
+      'Files are read and written on the server.',
     ),
     only(
       'no-app-is-imported',

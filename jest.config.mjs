@@ -28,6 +28,7 @@ export default {
       },
     }),
     node('contract', 'packages/contract'),
+    node('exchange', 'packages/exchange'),
     node('server', 'apps/server', {
       globalSetup: '<rootDir>/test/start-postgres.cjs',
       globalTeardown: '<rootDir>/test/stop-postgres.cjs',

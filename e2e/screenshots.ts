@@ -130,6 +130,12 @@ try {
   await page.goBack();
   await maren.hasChart();
 
+  await page.goto(page.url().replace('/chart', '/exchange'));
+  await maren.sees('With amounts, 1 July');
+  await picture('exchange');
+  await page.goBack();
+  await maren.hasChart();
+
   await maren.tabTo('History');
   await maren.press('Enter');
   await maren.sees('Every revision of the chart.');

@@ -6,6 +6,7 @@ import { accessRoutes, gate } from './access/access.routes';
 import { balanceRoutes } from './balances/balances.routes';
 import { clientRoutes } from './clients/clients.routes';
 import { errorHandler } from './http/errors';
+import { exportRoutes } from './exports/exports.routes';
 import { industryRoutes } from './industries/industries.routes';
 import { openApi } from './http/open-api';
 import { ProblemError } from './http/problem';
@@ -58,6 +59,7 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     splitRoutes(pool),
     reviewRoutes(pool),
     industryRoutes(),
+    exportRoutes(pool),
   );
   app.use('/api', () => {
     throw new ProblemError({ code: 'notFound' });

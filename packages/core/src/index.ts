@@ -21,6 +21,7 @@ export * from './kinds/kind';
 export * from './kinds/kinds';
 export * from './kinds/often-mistaken';
 export * from './text/name-key';
+export * from './text/harmless';
 export * from './chart/account';
 export * from './chart/chart';
 export * from './chart/queries';

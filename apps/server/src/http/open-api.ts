@@ -61,6 +61,7 @@ const ROUTES: readonly Route[] = [
   { method: 'get', path: `${CLIENT}/reviews/{author}`, summary: 'A colleague’s proposal', answer: ReviewAnswer },
   { method: 'post', path: `${CLIENT}/reviews/{author}/remarks`, summary: 'Remark on an operation', request: RemarkRequest, answer: Remark },
   { method: 'post', path: `${CLIENT}/reviews/{author}/verdict`, summary: 'Approve a proposal or send it back', request: VerdictRequest },
+  { method: 'get', path: `${CLIENT}/exports/{format}`, summary: 'The chart as a file: csv, xlsx or json', query: ['first', 'last'] },
   { method: 'get', path: `${CLIENT}/revisions`, summary: 'All revisions', answer: RevisionsAnswer },
   { method: 'post', path: `${CLIENT}/revisions`, summary: 'Adopt a proposal', request: AdoptRequest, answer: AdoptAnswer },
   { method: 'get', path: `${CLIENT}/revisions/{number}/undo`, summary: 'What takes a revision back', answer: UndoAnswer },

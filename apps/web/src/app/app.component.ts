@@ -1,7 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { Hash, History, ListTree, LucideAngularModule, Users } from 'lucide-angular';
+import {
+  ArrowLeftRight,
+  Hash,
+  History,
+  ListTree,
+  LucideAngularModule,
+  Users,
+} from 'lucide-angular';
 import { filter, map } from 'rxjs';
 import { ThemeService } from './shared/theme/theme.service';
 
@@ -25,5 +32,11 @@ export class AppComponent {
   );
   protected readonly framed = computed(() => this.url().startsWith('/clients'));
   protected readonly clientId = computed(() => /^\/clients\/([^/]+)/.exec(this.url())?.[1] ?? null);
-  protected readonly icons = { clients: Users, chart: ListTree, numbers: Hash, history: History };
+  protected readonly icons = {
+    clients: Users,
+    chart: ListTree,
+    numbers: Hash,
+    exchange: ArrowLeftRight,
+    history: History,
+  };
 }

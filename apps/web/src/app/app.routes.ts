@@ -46,6 +46,11 @@ export const ROUTES: Routes = [
         loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
       },
       {
+        path: 'exchange',
+        title: 'Exchange · Iunctus',
+        loadComponent: () => import('./exchange/pages/exchange.page').then((m) => m.ExchangePage),
+      },
+      {
         path: 'proposal',
         title: 'Proposal · Iunctus',
         loadComponent: () => import('./proposals/pages/proposal.page').then((m) => m.ProposalPage),

@@ -8,7 +8,7 @@ import { Sheets } from './sheets';
 import type { TreeAction } from './tree-keys';
 
 /** A place of a client, by the last part of its address. */
-export type PlaceName = 'chart' | 'numbers' | 'outline' | 'history' | 'start';
+export type PlaceName = 'chart' | 'numbers' | 'outline' | 'exchange' | 'history' | 'start';
 
 /** Something that can be done from the command field. */
 export interface Command {
@@ -68,6 +68,7 @@ export const COMMANDS: readonly Command[] = [
   place('Go to the chart', 'chart'),
   place('Go to numbers: plan and renumbering', 'numbers'),
   place('Go to the outline: many accounts at once', 'outline'),
+  place('Go to the exchange: download the chart', 'exchange'),
   place('Go to the history: revisions', 'history'),
   place('Go to the starting charts', 'start'),
   other('Go to all clients', '', { type: 'clients' }),

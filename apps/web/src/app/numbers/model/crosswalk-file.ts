@@ -1,8 +1,5 @@
-import { accountOf, type Chart, type CrosswalkRow } from '@iunctus/core';
+import { accountOf, harmless, type Chart, type CrosswalkRow } from '@iunctus/core';
 import { WHY_WORDS } from '../../shared/words/number-words';
-
-/** Text that a spreadsheet would take for a formula is made harmless by a leading apostrophe. */
-const harmless = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
 const field = (text: string): string => {
   const safe = harmless(text);
