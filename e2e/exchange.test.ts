@@ -24,7 +24,7 @@ describe('taking a chart out, by keyboard alone', () => {
     await maren.sees('Go to the exchange');
     await maren.press('Enter');
     await maren.sees('Files hold the chart as adopted, revision 3.');
-    await maren.sees('Your pending 3 changes are not in them.');
+    await maren.sees('Your 3 pending changes are not in them.');
     await maren.sees('With amounts, 1 July – 31 October 2026');
   });
 
