@@ -17,7 +17,7 @@ import {
 } from '@iunctus/exchange';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
-import { balancesOf } from '../balances/balances.routes';
+import { balancesOf } from '../balances/balances.service';
 import { clientOf } from '../clients/clients.service';
 import { problem } from '../http/problem';
 import { benchOf } from '../proposals/proposals.service';
