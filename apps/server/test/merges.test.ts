@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { BalancesAnswer, BenchChart } from '@iunctus/contract';
 import type { Operation } from '@iunctus/core';
 import {
-  aStep,
+  adoptAs,
   benchChart,
   clientNamed,
   idOf,
@@ -27,11 +27,7 @@ describe('merging accounts', () => {
   }); // prettier-ignore
   afterEach(() => server.stop());
 
-  const adopt = async (...operations: Operation[]) => {
-    const { revision: baseRevision } = await benchChart(maren, clientId);
-    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-    return maren.ask('POST', `/clients/${clientId}/revisions`, request);
-  };
+  const adopt = (...operations: Operation[]) => adoptAs(maren, clientId, ...operations);
   const amounts = async () => {
     const { body } = await maren.ask<BalancesAnswer>(
       'GET',

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { BenchChart, RevisionAnswer } from '@iunctus/contract';
 import { usualPlan, type Operation } from '@iunctus/core';
 import {
-  aStep,
+  adoptAs,
   benchChart,
   clientNamed,
   freshDatabase,
@@ -27,11 +27,7 @@ describe('renumbering a chart', () => {
   });
   afterEach(() => server.stop());
 
-  const adopt = async (...operations: Operation[]) => {
-    const { revision: baseRevision } = await benchChart(maren, clientId);
-    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-    return maren.ask('POST', `/clients/${clientId}/revisions`, request);
-  };
+  const adopt = (...operations: Operation[]) => adoptAs(maren, clientId, ...operations);
   const swap = (): Operation => ({
     type: 'renumberMany',
     numbers: [

@@ -5,7 +5,7 @@ import type {
   RevisionAnswer,
   RevisionChartAnswer,
 } from '@iunctus/contract';
-import { buildStatement, chartFrom, rollUpOver, type Operation } from '@iunctus/core';
+import { buildStatement, chartFrom, ledgerOf, rollUpOver, type Operation } from '@iunctus/core';
 import {
   adoptAs,
   benchChart,
@@ -53,12 +53,7 @@ describe('accounts that only some may see', () => {
     (await who.ask<BalancesAnswer>('GET', `${base()}/balances?first=2026-07&last=2026-10`)).body;
   const profit = async (who: Caller): Promise<number | undefined> => {
     const { accounts, ...parts } = await benchChart(who, clientId);
-    const ledger = new Map(
-      (await balances(who)).amounts.map(([id, balance, change, yearChange]) => [
-        id,
-        { balance, change, yearChange },
-      ]),
-    );
+    const ledger = ledgerOf((await balances(who)).amounts);
     const source = { chart: chartFrom(accounts, parts), rollUp: rollUpOver(ledger) };
     const { rows } = buildStatement('profitAndLoss', source, { depth: 1, zeroLines: false });
     const row = rows.find(({ key }) => key === 'total/netProfit');

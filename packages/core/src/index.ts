@@ -38,6 +38,7 @@ export { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from './operations/
 export * from './operations/apply';
 export * from './operations/proposal';
 export * from './operations/track';
+export * from './operations/pending-splits';
 export * from './numbering/plan';
 export * from './numbering/suggest';
 export * from './numbering/crosswalk';

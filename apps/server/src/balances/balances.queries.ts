@@ -5,12 +5,20 @@ import { exactInteger } from '../database/integers';
 import { many } from '../database/query';
 import type { Reader } from '../database/transaction';
 
-interface AmountsRow {
-  readonly account_id: string;
+/** Sums of month totals as the database gives them: whole numbers as text. */
+export interface SumsRow {
   readonly balance: string;
   readonly change: string;
   readonly year_change: string;
 }
+
+/** Sums as they are sent, under an account's or a split's id. */
+export const amountsIn = (id: string, row: SumsRow): [string, number, number, number] => [
+  id,
+  exactInteger(row.balance),
+  exactInteger(row.change),
+  exactInteger(row.year_change),
+];
 
 /**
  * What each account's postings come to, from the month totals: balance at the period's end,
@@ -22,7 +30,7 @@ export const manyAmounts = async (
   asked: BalancesQuery & { readonly fiscalYearStart: number },
 ): Promise<[string, number, number, number][]> => {
   const yearStart = fiscalYearStart(asked.last, asked.fiscalYearStart);
-  const rows = await many<AmountsRow>(on, {
+  const rows = await many<SumsRow & { readonly account_id: string }>(on, {
     text: `
       SELECT totals.account_id,
              sum(totals.amount)::int8 AS balance,
@@ -39,12 +47,7 @@ export const manyAmounts = async (
       firstDayOf(yearStart),
     ],
   });
-  return rows.map((row) => [
-    row.account_id,
-    exactInteger(row.balance),
-    exactInteger(row.change),
-    exactInteger(row.year_change),
-  ]);
+  return rows.map((row) => amountsIn(row.account_id, row));
 };
 
 /** Accounts and months whose kept total differs from what the entry lines come to; none when all is well. */

@@ -2,6 +2,7 @@ import type { BalancesQuery } from '@iunctus/contract';
 import {
   chartFrom,
   knownAccount,
+  ledgerOf,
   rollUpOver,
   shownAmount,
   type Chart,
@@ -62,14 +63,7 @@ const amountsOf = async (
 ): Promise<((node: ChartNode) => Minor) | null> => {
   if (period === null) return null;
   const { amounts, splits } = await balancesOf(pool, viewer, { clientId, ...period });
-  const rollUp = rollUpOver(
-    new Map(
-      [...amounts, ...splits].map(([id, balance, change, yearChange]) => [
-        id,
-        { balance, change, yearChange },
-      ]),
-    ),
-  );
+  const rollUp = rollUpOver(ledgerOf([...amounts, ...splits]));
   return (node) => shownAmount(node.account.kind, rollUp.total(node));
 };
 

@@ -1,5 +1,6 @@
 import type { BalancesQuery } from '@iunctus/contract';
 import { firstDayOf, fiscalYearStart, type Posting, type Split } from '@iunctus/core';
+import { amountsIn, type SumsRow } from '../balances/balances.queries';
 import type { ChartHead } from '../charts/charts.queries';
 import { exactInteger } from '../database/integers';
 import { change, many } from '../database/query';
@@ -155,12 +156,7 @@ export const manySplitAmounts = async (
   head: ChartHead,
   asked: BalancesQuery & { readonly fiscalYearStart: number },
 ): Promise<[string, number, number, number][]> => {
-  const rows = await many<{
-    readonly split_id: string;
-    readonly balance: string;
-    readonly change: string;
-    readonly year_change: string;
-  }>(on, {
+  const rows = await many<SumsRow & { readonly split_id: string }>(on, {
     text: `
       SELECT totals.split_id,
              coalesce(sum(totals.amount) FILTER (WHERE totals.month <= $4), 0)::int8 AS balance,
@@ -179,12 +175,7 @@ export const manySplitAmounts = async (
       firstDayOf(fiscalYearStart(asked.last, asked.fiscalYearStart)),
     ],
   });
-  return rows.map((row) => [
-    row.split_id,
-    exactInteger(row.balance),
-    exactInteger(row.change),
-    exactInteger(row.year_change),
-  ]);
+  return rows.map((row) => amountsIn(row.split_id, row));
 };
 
 /** Splits and months whose kept total differs from what the moved lines come to; none when all is well. */

@@ -18,6 +18,20 @@ export interface AccountAmounts {
 /** The amounts of what was posted to each account, and of the postings of each split, where there are any. */
 export type Ledger = ReadonlyMap<AccountId | SplitId, AccountAmounts>;
 
+/** Amounts as they are sent: id, balance, change, change of the year. */
+export type AmountsTuple = readonly [
+  id: AccountId | SplitId,
+  balance: Minor,
+  change: Minor,
+  yearChange: Minor,
+];
+
+/** The ledger that rows of amounts make up. */
+export const ledgerOf = (rows: readonly AmountsTuple[]): Ledger =>
+  new Map(
+    rows.map(([id, balance, change, yearChange]) => [id, { balance, change, yearChange }] as const),
+  );
+
 const NONE: AccountAmounts = { balance: 0, change: 0, yearChange: 0 };
 
 /** Whether a kind's accounts are shown with their balance at a date, or with their change over a period. */

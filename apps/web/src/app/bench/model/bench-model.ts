@@ -39,10 +39,10 @@ import {
   type RowKey,
   type Track,
   type View,
+  ledgerOf,
 } from '@iunctus/core';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
-import { ledgerOf } from '../workers/ledger-of';
 import { BenchEngine } from './bench-engine';
 
 /** The structure alone decides where an account lands; amounts do not matter here. */

@@ -1,6 +1,4 @@
 import type { PostingsAnswer } from '@iunctus/contract';
-import type { ProposalStep, Split } from '@iunctus/core';
-import { pendingSplits } from './pending-splits';
 import { distinctionsOf, emptyPart, partOf } from './split-draft';
 
 const FACTS: PostingsAnswer = {
@@ -80,34 +78,5 @@ describe('by what postings can be told apart at once', () => {
     expect(distinctionsOf({ ...FACTS, postings: 60 }, []).map(({ words }) => words)).toEqual([
       'source',
     ]);
-  });
-});
-
-describe('the splits of a proposal', () => {
-  const split = (id: string): Split => ({
-    id,
-    from: 'a',
-    into: 'b',
-    choice: { first: null, last: null, sources: [], words: '', value: null, upTo: 1 },
-  });
-  const step = (...operations: ProposalStep['operations']): ProposalStep => ({
-    id: 's',
-    operations,
-  });
-
-  it('are those that it makes and does not take back itself', () => {
-    const steps = [
-      step({ type: 'split', split: split('1') }, { type: 'split', split: split('2') }),
-      step({ type: 'unsplit', split: split('1') }),
-    ];
-    expect(pendingSplits(steps)).toEqual({ splits: [split('2')], without: [] });
-  });
-
-  it('leave out the adopted ones that it takes back', () => {
-    const steps = [
-      step({ type: 'unsplit', split: split('old') }),
-      step({ type: 'split', split: split('1') }),
-    ];
-    expect(pendingSplits(steps)).toEqual({ splits: [split('1')], without: ['old'] });
   });
 });

@@ -2,13 +2,12 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import type { PostingsAnswer, SplitsAnswer } from '@iunctus/contract';
-import { nodeOf, planSplit, type SplitPlan, type SplitPart } from '@iunctus/core';
+import { nodeOf, planSplit, type SplitPlan, type SplitPart, pendingSplits } from '@iunctus/core';
 import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { benchFeature } from '../state/bench.feature';
 import { BenchModel } from './bench-model';
-import { pendingSplits } from './pending-splits';
 
 /** What was asked of the server: on its way, answered, or failed. */
 type Asked<T> =

@@ -1,8 +1,7 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
-import type { Period, ProposalStep } from '@iunctus/core';
+import type { AmountsTuple, Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
-import type { AmountsTuple } from '../workers/bench-messages';
 
 export const BenchPageActions = createActionGroup({
   source: 'Bench Page',

@@ -10,6 +10,7 @@ import type {
   Waiting,
 } from '@iunctus/contract';
 import {
+  type AmountsTuple,
   namedPeriod,
   type AccountRecord,
   type ChartSettings,
@@ -21,7 +22,6 @@ import {
 } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 import { BenchApiActions, BenchPageActions } from './bench.actions';
-import type { AmountsTuple } from '../workers/bench-messages';
 import type { Notice } from './notice';
 import { mergeSteps } from './merge-steps';
 

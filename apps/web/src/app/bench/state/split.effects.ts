@@ -1,10 +1,10 @@
+import { pendingSplits } from '@iunctus/core';
 import { inject } from '@angular/core';
 import { createEffect } from '@ngrx/effects';
 import { createSelector, Store } from '@ngrx/store';
 import { catchError, distinctUntilChanged, EMPTY, map, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
-import { pendingSplits } from '../model/pending-splits';
 import { BenchApiActions } from './bench.actions';
 import { benchFeature } from './bench.feature';
 

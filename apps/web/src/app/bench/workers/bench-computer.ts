@@ -13,8 +13,8 @@ import {
   type ProposalStep,
   type RollUp,
   type Track,
+  ledgerOf,
 } from '@iunctus/core';
-import { ledgerOf } from './ledger-of';
 import type { BenchMessage, BenchResult, Shown } from './bench-messages';
 
 interface State {

@@ -1,5 +1,6 @@
 import type {
   AccountRecord,
+  AmountsTuple,
   ChartSettings,
   Impact,
   MergedAccount,
@@ -10,9 +11,6 @@ import type {
   StatementCode,
   StatementOptions,
 } from '@iunctus/core';
-
-/** An account's amounts on the wire: id, balance, change, change of the year. */
-export type AmountsTuple = readonly [string, Minor, Minor, Minor];
 
 /** Which statement is shown, and how. */
 export interface Shown extends StatementOptions {

@@ -9,11 +9,11 @@ import {
   sideBySide,
   type Chart,
   type StatementCode,
+  ledgerOf,
 } from '@iunctus/core';
 import { Store } from '@ngrx/store';
 import { forkJoin, type Subscription } from 'rxjs';
 import { benchFeature } from '../../bench/state/bench.feature';
-import { ledgerOf } from '../../bench/workers/ledger-of';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 

@@ -1,11 +1,9 @@
+import { type AmountsTuple, ledgerOf, pendingSplits } from '@iunctus/core';
 import { computed, effect, inject, Injectable, signal, type Signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { ProposalAnswer, Remark, ReviewAnswer } from '@iunctus/contract';
-import { ledgerOf } from '../../bench/workers/ledger-of';
 import { BenchModel } from '../../bench/model/bench-model';
-import { pendingSplits } from '../../bench/model/pending-splits';
 import { benchFeature } from '../../bench/state/bench.feature';
-import type { AmountsTuple } from '../../bench/workers/bench-messages';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';

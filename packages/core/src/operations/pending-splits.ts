@@ -1,4 +1,5 @@
-import type { ProposalStep, Split } from '@iunctus/core';
+import type { Split } from '../chart/chart';
+import type { ProposalStep } from './proposal';
 
 /** What a proposal does to splits: those it makes, in order, and the adopted ones that it takes back. */
 export interface PendingSplits {
