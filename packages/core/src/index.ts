@@ -9,6 +9,7 @@ export * from './dates/period';
 export * from './dimensions/dimension';
 export * from './ledger/entry';
 export * from './ledger/choice';
+export * from './ledger/opening';
 export * from './settings/account-settings';
 export * from './settings/payee-box';
 export * from './settings/return-form';
@@ -64,10 +65,35 @@ export { leadsTo } from './statements/section-lines';
 export * from './statements/impact';
 export * from './statements/side-by-side';
 export * from './statements/trace';
+export * from './statements/trial-balance';
 export * from './matching/infer-kind';
 export * from './matching/search';
 export { wordsOf as stemsOf } from './matching/words';
+export * from './importing/source';
+export * from './importing/entry';
+export * from './importing/columns';
+export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/amounts';
+export { TREE_SOURCES, type TreeSource } from './importing/tree-row';
+export { DOUBTFUL, type KindReason, type RowKind } from './importing/import-kinds';
+export { type FormerTitle, type ImportAnswer, type ImportQuestion } from './importing/match-rows';
+export * from './importing/import-plan';
+export * from './importing/plan-import';
+export * from './returns/return-sheet';
+export * from './returns/return-file';
+export * from './returns/balance-of-return';
 export * from './starting/starting-chart';
 export * from './starting/industries';
 export * from './starting/find-trade';
 export * from './starting/compose';
+export * from './starting/questions';
+export * from './starting/into-chart';
+export * from './starting/copy-structure';
+export * from './starting/kept-chart';
+export * from './starting/bring-version';
+export {
+  COUNTRIES,
+  countryOf,
+  legalFormsIn,
+  spelledFor,
+  type CountryCode,
+} from './starting/countries';

@@ -8,7 +8,7 @@ import {
 import type { Account, AccountId } from './account';
 import type { Chart, ChartNode, Split, SplitShare } from './chart';
 import { nameKey } from '../text/name-key';
-import { accountOf, parentIdOf, pathTo, standsFor } from './queries';
+import { accountOf, parentIdOf, pathTo, placeAmong, standsFor } from './queries';
 
 /** Where an account stands: under `parentId` (`null` for a main account), right after `afterId` (`null` when first). */
 export interface Place {
@@ -25,9 +25,10 @@ const editAlong = (
 ): readonly ChartNode[] => {
   const [head, ...rest] = path;
   if (head === undefined) return edit(siblings);
-  return siblings.map((node) =>
-    node.account.id === head ? { ...node, children: editAlong(node.children, rest, edit) } : node,
-  );
+  const at = placeAmong(siblings, head);
+  const node = siblings[at];
+  if (node === undefined) return siblings;
+  return siblings.with(at, { ...node, children: editAlong(node.children, rest, edit) });
 };
 
 const editChildren = (chart: Chart, parentId: AccountId | null, edit: EditSiblings): Chart => ({
@@ -40,8 +41,8 @@ const inserted = (
   node: ChartNode,
   afterId: AccountId | null,
 ): readonly ChartNode[] => {
-  const index = siblings.findIndex((sibling) => sibling.account.id === afterId) + 1;
-  return [...siblings.slice(0, index), node, ...siblings.slice(index)];
+  const index = placeAmong(siblings, afterId) + 1;
+  return siblings.toSpliced(index, 0, node);
 };
 
 const removeOwn = (

@@ -44,16 +44,22 @@ export const parentIdOf = (chart: Chart, id: AccountId): AccountId | null =>
 export const pathTo = (chart: Chart, id: AccountId): readonly AccountId[] => {
   const path: AccountId[] = [];
   if (!hasAccount(chart, id)) return path;
-  for (let at: AccountId | null = id; at !== null; at = parentIdOf(chart, at)) path.unshift(at);
-  return path;
+  for (let at: AccountId | null = id; at !== null; at = parentIdOf(chart, at)) path.push(at);
+  return path.reverse();
 };
+
+/** Where among neighbours an account stands; from behind, where what was just added stands. -1 for nowhere. */
+export const placeAmong = (siblings: readonly ChartNode[], id: AccountId | null): number => {
+  for (let at = siblings.length - 1; at >= 0; at -= 1) if (siblings[at]?.account.id === id) return at;
+  return -1;
+}; // prettier-ignore
 
 /** The nodes from the main account down to the account itself; empty when it is unknown. */
 export const nodesTo = (chart: Chart, id: AccountId): readonly ChartNode[] => {
   const nodes: ChartNode[] = [];
   let siblings = chart.roots;
   for (const step of pathTo(chart, id)) {
-    const node = siblings.find((candidate) => candidate.account.id === step);
+    const node = siblings[placeAmong(siblings, step)];
     if (node === undefined) return [];
     nodes.push(node);
     siblings = node.children;
@@ -118,6 +124,10 @@ export function* eachNode(nodes: readonly ChartNode[]): Generator<ChartNode> {
     yield* eachNode(node.children);
   }
 }
+
+/** Every account by its id: for asking after many of them at once. */
+export const accountsById = (chart: Chart): ReadonlyMap<AccountId, Account> =>
+  new Map([...eachNode(chart.roots)].map(({ account }) => [account.id, account]));
 
 /** All accounts with their parents, parents before children, siblings in order. */
 export const recordsOf = (chart: Chart): readonly AccountRecord[] =>

@@ -80,9 +80,13 @@ const linksOf = (chart: Chart, plan: NumberPlan): readonly Link[] => {
   return links;
 };
 
-const sharesDigits = (plan: NumberPlan, { level, parent, child }: Link): boolean => {
-  const width = blockWidth(plan, level);
-  return width > 1 && Math.floor(parent / width) === Math.floor(child / width);
+/** How many links keep to levels: those whose ends stand in one block. */
+const keptBy = (links: readonly Link[], plan: NumberPlan): number => {
+  const widths = plan.levels.map((_digits, index) => blockWidth(plan, index + 1));
+  return links.filter(({ level, parent, child }) => {
+    const width = widths[level - 1] ?? 1;
+    return width > 1 && Math.floor(parent / width) === Math.floor(child / width);
+  }).length;
 };
 
 /** The levels that most sub-accounts keep to; among equals the narrowest blocks, so that few strangers stand in them. */
@@ -90,10 +94,7 @@ const levelsOf = (chart: Chart, plan: NumberPlan): { levels: readonly number[]; 
   const links = linksOf(chart, plan);
   if (links.length === 0) return { levels: plan.levels, share: 1 };
   const [best = { levels: plan.levels, kept: 0 }] = sharings(plan.digits)
-    .map((levels) => {
-      const kept = links.filter((link) => sharesDigits({ ...plan, levels }, link)).length;
-      return { levels, kept };
-    })
+    .map((levels) => ({ levels, kept: keptBy(links, { ...plan, levels }) }))
     .sort((a, b) => b.kept - a.kept);
   return { levels: best.levels, share: best.kept / links.length };
 };

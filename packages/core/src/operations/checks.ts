@@ -1,7 +1,14 @@
 import type { Account, AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import type { Place } from '../chart/edit';
-import { accountOf, childrenOf, idByClashingName, idByNumber, nodeOf } from '../chart/queries';
+import {
+  accountOf,
+  childrenOf,
+  idByClashingName,
+  idByNumber,
+  nodeOf,
+  placeAmong,
+} from '../chart/queries';
 import { elementOf, type KindCode } from '../kinds/kinds';
 import type { TextField } from './operation';
 import type { Refusal } from './refusal';
@@ -117,7 +124,7 @@ export const checkPlace = (
   const known =
     place.afterId === null ||
     (place.afterId !== account.id &&
-      childrenOf(chart, place.parentId).some((node) => node.account.id === place.afterId));
+      placeAmong(childrenOf(chart, place.parentId), place.afterId) >= 0);
   return known ? null : { code: 'neighbourMissing', ...about, otherId: place.afterId ?? '' };
 };
 

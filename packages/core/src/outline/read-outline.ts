@@ -1,5 +1,6 @@
 import type { Element } from '../kinds/element';
 import { KIND_CODES, KINDS, type KindCode } from '../kinds/kinds';
+import { bandOf } from '../kinds/band';
 import { nameKey } from '../text/name-key';
 import { cleanName } from '../operations/checks';
 
@@ -24,19 +25,6 @@ export interface OutlineEntry {
 
 /** Columns to which a tab leads. */
 const TAB = 4;
-
-const BANDS: Readonly<Record<string, Element>> = {
-  assets: 'asset',
-  liabilities: 'liability',
-  equity: 'equity',
-  revenue: 'revenue',
-  revenues: 'revenue',
-  income: 'revenue',
-  expenses: 'expense',
-  costs: 'expense',
-  'costs and expenses': 'expense',
-  memorandum: 'memorandum',
-};
 
 const KIND_BY_WORDS: ReadonlyMap<string, KindCode> = new Map(
   KIND_CODES.flatMap((code) => [
@@ -84,7 +72,7 @@ const entryOf = (raw: string, line: number): OutlineEntry | null => {
   const { number, rest } = splitNumber(heading ? bare.slice(0, -1).trim() : bare);
   const name = cleanName(rest);
   const indent = indentOf(white);
-  const band = indent === 0 && number === null && brackets === null ? (BANDS[nameKey(name)] ?? null) : null;
+  const band = indent === 0 && number === null && brackets === null ? bandOf(name) : null;
   return { line, indent, number, name, heading, band, ...kindIn(brackets?.[1] ?? '') };
 }; // prettier-ignore
 

@@ -3,6 +3,9 @@ import type { LegalForm } from '../starting/starting-chart';
 import type { ReturnForm, ReturnLineChoice } from './return-form';
 import { FORM_1065 } from './forms/form-1065';
 import { FORM_1120 } from './forms/form-1120';
+import { FORM_1120S } from './forms/form-1120s';
+import { FORM_990 } from './forms/form-990';
+import { SA103F } from './forms/sa103f';
 import { SCHEDULE_C } from './forms/schedule-c';
 
 /** Every return that is known, by its code. */
@@ -10,12 +13,21 @@ export const RETURN_FORMS: Readonly<Record<string, ReturnForm>> = {
   scheduleC: SCHEDULE_C,
   form1065: FORM_1065,
   form1120: FORM_1120,
+  form1120S: FORM_1120S,
+  form990: FORM_990,
+  sa103f: SA103F,
 };
 
-const FORM_OF: Readonly<Record<LegalForm, string>> = {
-  soleOwner: 'scheduleC',
-  partnership: 'form1065',
-  corporation: 'form1120',
+const FORMS_OF: Readonly<Record<string, Partial<Readonly<Record<LegalForm, string>>>>> = {
+  US: {
+    soleOwner: 'scheduleC',
+    partnership: 'form1065',
+    limitedCompany: 'form1065',
+    corporation: 'form1120',
+    sCorporation: 'form1120S',
+    nonProfit: 'form990',
+  },
+  GB: { soleOwner: 'sa103f' },
 };
 
 /** What decides which return a client files. `country` is ISO 3166-1 alpha-2. */
@@ -26,7 +38,7 @@ export interface Filer {
 
 /** The code of the return that a client files; `null` where none is known for its country. */
 export const returnFormOf = ({ legalForm, country }: Filer): string | null =>
-  country === 'US' ? FORM_OF[legalForm] : null;
+  FORMS_OF[country]?.[legalForm] ?? null;
 
 /** Whether a form has the line. */
 export const hasReturnLine = ({ form, line }: Pick<ReturnLineChoice, 'form' | 'line'>): boolean =>

@@ -1,9 +1,16 @@
 import { plainAccount, type Account, type AccountId } from '../chart/account';
 import { isContra, type KindCode } from '../kinds/kinds';
-import type { AddAccount } from '../operations/operation';
+import type { Operation } from '../operations/operation';
+import type { AccountSettings } from '../settings/account-settings';
+import { returnFormOf, usualReturnLine } from '../settings/return-forms';
+import { nameKey } from '../text/name-key';
+import { COUNTRY_MODULES, localized, type CountryCode } from './countries';
 import { INDUSTRIES, type IndustryCode } from './industries';
 import { BASE } from './modules/base';
-import { LEGAL_FORM_MODULES } from './modules/legal-forms';
+import { legalFormModule } from './modules/legal-forms';
+import { PAYOUT_MODULE, TOPIC_MODULES } from './modules/topic-modules';
+import { TOPICS, topicOf, usualAnswers, type StartingAnswers, type Topic } from './questions';
+import { hintedLine } from './return-hints';
 import {
   SLOTS,
   type LegalForm,
@@ -16,6 +23,10 @@ import {
 export interface StartingChoice {
   readonly industry: IndustryCode;
   readonly legalForm: LegalForm;
+  /** The United States where nothing is said. */
+  readonly country?: CountryCode;
+  /** The usual ones of the trade where nothing is said. */
+  readonly answers?: StartingAnswers;
 }
 
 /** An account of a starting chart before it is made. */
@@ -27,6 +38,13 @@ export interface StartingLine {
   readonly systemUse: 'retainedEarnings' | null;
   /** The module that brought it in; empty for a heading. */
   readonly from: string;
+  /** The answer on which it depends; `null` for none. */
+  readonly topic: Topic | 'payouts' | null;
+  readonly settings: AccountSettings;
+  /** Whether channels of sale are told apart in it. */
+  readonly byChannel: boolean;
+  /** A sub-account for each channel, where they are kept apart so. */
+  readonly below: readonly StartingLine[];
 }
 
 /** A heading of a starting chart with its accounts, contras last. */
@@ -38,6 +56,7 @@ const SLOT_CODES = Object.keys(SLOTS) as SlotCode[];
 
 const SLOT_STEP = 100;
 const ACCOUNT_STEP = 10;
+const NARROW_STEP = 5;
 
 const slotNumber = (code: SlotCode): number => {
   const { range } = SLOTS[code];
@@ -45,29 +64,114 @@ const slotNumber = (code: SlotCode): number => {
   return range + SLOT_STEP * peers.indexOf(code);
 };
 
-type Sourced = StartingAccount & { readonly from: string };
+type Sourced = StartingAccount & {
+  readonly from: string;
+  readonly topic: StartingLine['topic'];
+  readonly settings: AccountSettings;
+};
 
-const modulesOf = ({ industry, legalForm }: StartingChoice): readonly StartingModule[] => [
-  LEGAL_FORM_MODULES[legalForm],
-  BASE,
-  ...INDUSTRIES[industry].modules,
+type Whole = Required<StartingChoice>;
+
+const whole = (choice: StartingChoice): Whole => ({
+  country: 'US',
+  answers: usualAnswers(choice.industry),
+  ...choice,
+});
+
+type FromModule = StartingAccount & Pick<StartingLine, 'from' | 'topic'>;
+
+const accountsIn = (module: StartingModule): readonly FromModule[] =>
+  module.accounts.map((account) => ({ ...account, from: module.name, topic: topicOf(account) }));
+
+/** What an answer of yes brings in where the trade itself has nothing of it: all of it is there for that answer. */
+const broughtByAnswers = (
+  { has, payouts }: StartingAnswers,
+  present: ReadonlySet<StartingLine['topic']>,
+): readonly FromModule[] => [
+  ...TOPICS.flatMap((topic) => {
+    const module = has[topic] && !present.has(topic) ? TOPIC_MODULES[topic] : undefined;
+    return module === undefined ? [] : accountsIn(module).map((account) => ({ ...account, topic }));
+  }),
+  ...(payouts !== 'none' && !present.has('payouts') ? accountsIn(PAYOUT_MODULE) : []),
 ];
 
-/** Contras take the last numbers of their group, so that a new account fits between. */
-const accountNumber = (base: number, index: number, count: number, contra: boolean): number =>
-  base + (contra ? SLOT_STEP - ACCOUNT_STEP * (count - index) : ACCOUNT_STEP * (index + 1));
+const isWanted = (account: StartingAccount, { has, payouts }: StartingAnswers): boolean => {
+  const topic = topicOf(account);
+  if (topic === 'payouts')
+    return payouts === 'monthly' || (payouts === 'each' && account.kind !== 'clearing');
+  const worn = account.kind === 'accumulatedDepreciation' || account.kind === 'depreciation';
+  if (worn && has.vehicles) return true;
+  return topic === null || has[topic];
+};
 
-const linesOf = (base: number, accounts: readonly Sourced[]): readonly StartingLine[] => {
+const withSettings = (account: StartingAccount, choice: Whole): AccountSettings => {
+  const form = returnFormOf(choice);
+  const line = hintedLine(account.name, form);
+  const usual = usualReturnLine(account.kind, choice);
+  return line === null || line.line === usual?.line ? {} : { returnLine: line };
+};
+
+/** The accounts of a choice, each name once, in the words of the country. */
+const accountsOf = (choice: Whole): readonly Sourced[] => {
+  const { industry, legalForm, country, answers } = choice;
+  const modules = [legalFormModule(legalForm, country), BASE, ...INDUSTRIES[industry].modules];
+  const own = modules.flatMap(accountsIn);
+  const present = new Set(own.map(topicOf));
+  const local = COUNTRY_MODULES[country];
+  const all = [
+    ...own,
+    ...(local === null ? [] : accountsIn(local)),
+    ...broughtByAnswers(answers, present),
+  ];
+  const names = new Set<string>();
+  return all
+    .filter((account) => isWanted(account, answers))
+    .map((account) => ({
+      ...localized(account, country),
+      settings: withSettings(account, choice),
+    }))
+    .filter(({ name }) => !names.has(nameKey(name)) && names.add(nameKey(name)));
+};
+
+/** Contras take the last numbers of their group, so that a new account fits between. */
+const accountNumber = (base: number, index: number, count: number, contra: boolean): number => {
+  const step = count > 9 ? NARROW_STEP : ACCOUNT_STEP;
+  return base + (contra ? SLOT_STEP - ACCOUNT_STEP * (count - index) : step * (index + 1));
+};
+
+const BY_CHANNEL: readonly KindCode[] = ['saleOfGoods', 'services', 'returnsAndDiscounts'];
+
+/** Sales, what comes back of them, and what processors hold and keep are told apart by channel. */
+const isByChannel = ({ slot, kind, topic }: Sourced): boolean =>
+  topic === 'payouts' || (slot === 'sales' && BY_CHANNEL.includes(kind));
+
+const channelLines = (line: StartingLine, { channels }: StartingAnswers): StartingLine['below'] =>
+  line.byChannel && channels.apart === 'accounts'
+    ? channels.names.map((channel, index) => ({
+        ...line,
+        number: String(Number(line.number) + index + 1),
+        name: `${line.name}, ${channel}`,
+        systemUse: null,
+      }))
+    : [];
+
+const linesOf = (
+  base: number,
+  accounts: readonly Sourced[],
+  answers: StartingAnswers,
+): readonly StartingLine[] => {
   const contras = accounts.filter(({ kind }) => isContra(kind));
   const others = accounts.filter(({ kind }) => !isContra(kind));
-  const line = (account: Sourced, number: number): StartingLine => ({
-    number: String(number),
-    name: account.name,
-    kind: account.kind,
-    guidance: account.guidance,
-    systemUse: account.systemUse ?? null,
-    from: account.from,
-  });
+  const line = (account: Sourced, number: number): StartingLine => {
+    const { name, kind, guidance, systemUse, from, topic, settings } = account;
+    const alone: StartingLine = {
+      ...{ number: String(number), name, kind, guidance, from, topic, settings },
+      systemUse: systemUse ?? null,
+      byChannel: answers.channels.names.length > 0 && isByChannel(account),
+      below: [],
+    };
+    return { ...alone, below: channelLines(alone, answers) };
+  };
   return [
     ...others.map((account, i) => line(account, accountNumber(base, i, others.length, false))),
     ...contras.map((account, i) => line(account, accountNumber(base, i, contras.length, true))),
@@ -75,58 +179,90 @@ const linesOf = (base: number, accounts: readonly Sourced[]): readonly StartingL
 };
 
 /**
- * The starting chart for a trade and a legal form: the base, the trade's modules and what the
- * form needs, grouped under headings and numbered in four digits. Headings without accounts are left out.
+ * The starting chart for a trade, a legal form, a country and the answers: the base, the trade's modules
+ * and what form, country and answers need, grouped under headings and numbered in four digits. What the
+ * answers rule out, and headings without accounts, are left out.
  */
-export const composeStartingChart = (choice: StartingChoice): readonly StartingGroup[] => {
-  const accounts: readonly Sourced[] = modulesOf(choice).flatMap(({ name, accounts: own }) =>
-    own.map((account) => ({ ...account, from: name })),
-  );
-  return SLOT_CODES.flatMap((code) => {
+export const composeStartingChart = (asked: StartingChoice): readonly StartingGroup[] => {
+  const choice = whole(asked);
+  const accounts = accountsOf(choice);
+  return SLOT_CODES.flatMap((code): StartingGroup[] => {
     const own = accounts.filter(({ slot }) => slot === code);
     const [first] = own;
     if (first === undefined) return [];
-    const { name, guidance } = SLOTS[code];
+    const { name, guidance } = localized(SLOTS[code], choice.country);
     const number = slotNumber(code);
-    return {
-      number: String(number),
-      name,
-      kind: own.find(({ kind }) => !isContra(kind))?.kind ?? first.kind,
-      guidance,
-      systemUse: null,
-      from: '',
-      accounts: linesOf(number, own),
-    };
+    return [
+      {
+        number: String(number),
+        name,
+        kind: own.find(({ kind }) => !isContra(kind))?.kind ?? first.kind,
+        guidance,
+        systemUse: null,
+        from: '',
+        topic: null,
+        settings: {},
+        byChannel: false,
+        below: [],
+        accounts: linesOf(number, own, choice.answers),
+      },
+    ];
   });
 };
 
-const accountFrom = (line: StartingLine, id: AccountId, role: Account['role']): Account =>
-  plainAccount(
-    { id, number: line.number, name: line.name, kind: line.kind },
-    { role, guidance: line.guidance, systemUse: line.systemUse },
+/** How many accounts a starting chart comes to, headings and channels' sub-accounts counted. */
+export const startingCount = (groups: readonly StartingGroup[]): number =>
+  groups.reduce(
+    (sum, { accounts }) => sum + 1 + accounts.reduce((own, { below }) => own + 1 + below.length, 0),
+    0,
   );
 
-/** The operations that make a starting chart, headings before their accounts. `newId` gives a fresh id at each call. */
+/** What operations are made with: fresh ids, and the dimension by which channels are told apart, if any. */
+export interface StartingRequest {
+  newId(): string;
+  readonly dimension?: { readonly name: string; readonly values: readonly string[] } | null;
+}
+
+const accountFrom = (
+  line: StartingLine,
+  id: AccountId,
+  { role, dimensionId }: { readonly role: Account['role']; readonly dimensionId: string | null },
+): Account =>
+  plainAccount(
+    { id, number: line.number, name: line.name, kind: line.kind },
+    {
+      role,
+      guidance: line.guidance,
+      systemUse: line.systemUse,
+      settings:
+        dimensionId !== null && line.byChannel
+          ? { ...line.settings, dimensions: [{ dimensionId, valueId: null, demanded: true }] }
+          : line.settings,
+    },
+  );
+
+/** The operations that make a starting chart, headings before their accounts; first the dimension of its channels. */
 export const startingOperations = (
   groups: readonly StartingGroup[],
-  newId: () => AccountId,
-): readonly AddAccount[] => {
-  const operations: AddAccount[] = [];
-  const add = (
-    account: Account,
-    parentId: AccountId | null,
-    afterId: AccountId | null,
-  ): AccountId => {
-    operations.push({ type: 'addAccount', account, parentId, afterId });
-    return account.id;
-  };
-  let previousGroup: AccountId | null = null;
-  for (const group of groups) {
-    const heading = add(accountFrom(group, newId(), 'heading'), null, previousGroup);
-    let previous: AccountId | null = null;
-    for (const line of group.accounts)
-      previous = add(accountFrom(line, newId(), 'posting'), heading, previous);
-    previousGroup = heading;
+  { newId, dimension = null }: StartingRequest,
+): readonly Operation[] => {
+  const operations: Operation[] = [];
+  const dimensionId = dimension === null ? null : newId();
+  if (dimension !== null && dimensionId !== null) {
+    const values = dimension.values.map((name) => ({ id: newId(), name }));
+    const own = { id: dimensionId, name: dimension.name, values };
+    operations.push({ type: 'setDimension', id: dimensionId, dimension: own, afterId: null });
   }
+  const addAll = (lines: readonly StartingLine[], parentId: AccountId | null): void => {
+    let afterId: AccountId | null = null;
+    for (const line of lines) {
+      const role = parentId === null ? 'heading' : 'posting';
+      const account = accountFrom(line, newId(), { role, dimensionId });
+      operations.push({ type: 'addAccount', account, parentId, afterId });
+      afterId = account.id;
+      addAll('accounts' in line ? (line as StartingGroup).accounts : line.below, account.id);
+    }
+  };
+  addAll(groups, null);
   return operations;
 };

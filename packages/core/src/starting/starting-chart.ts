@@ -1,7 +1,14 @@
 import type { KindCode } from '../kinds/kinds';
 
 /** The legal forms that a client can have. */
-export const LEGAL_FORMS = ['soleOwner', 'partnership', 'corporation'] as const;
+export const LEGAL_FORMS = [
+  'soleOwner',
+  'partnership',
+  'limitedCompany',
+  'corporation',
+  'sCorporation',
+  'nonProfit',
+] as const;
 export type LegalForm = (typeof LEGAL_FORMS)[number];
 
 /**

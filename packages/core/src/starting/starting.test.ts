@@ -1,85 +1,136 @@
 import { emptyChart } from '../chart/build';
-import { eachNode } from '../chart/queries';
+import type { Chart } from '../chart/chart';
+import { eachNode, recordsOf } from '../chart/queries';
 import { isContra, statementOf } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
 import { misfits } from '../numbering/crosswalk';
 import { usualPlan } from '../numbering/plan';
-import { composeStartingChart, startingOperations } from './compose';
-import { usualReturnLine } from '../settings/return-forms';
+import { hasReturnLine, returnFormOf, usualReturnLine } from '../settings/return-forms';
+import { outlineOf } from '../testing/a-chart';
+import {
+  composeStartingChart,
+  startingCount,
+  startingOperations,
+  type StartingChoice,
+} from './compose';
+import { COUNTRIES, legalFormsIn, type CountryCode } from './countries';
 import { findTrades, tradeOfNaics } from './find-trade';
 import { INDUSTRY_CODES, type IndustryCode } from './industries';
-import { LEGAL_FORMS } from './starting-chart';
+import { TOPICS, usualAnswers, type StartingAnswers } from './questions';
+import { LEGAL_FORMS, type LegalForm } from './starting-chart';
 
-const COMBINATIONS = INDUSTRY_CODES.flatMap((industry) =>
-  LEGAL_FORMS.map((legalForm) => ({ industry, legalForm })),
-);
+const all = (yes: boolean): StartingAnswers => ({
+  has: Object.fromEntries(TOPICS.map((topic) => [topic, yes])) as StartingAnswers['has'],
+  payouts: yes ? 'monthly' : 'none',
+  channels: { names: [], apart: 'accounts' },
+});
+
+const choicesFor = (
+  industry: IndustryCode,
+): readonly (readonly [string, Required<StartingChoice>])[] =>
+  COUNTRIES.flatMap((country) =>
+    legalFormsIn(country, LEGAL_FORMS).flatMap((legalForm) =>
+      Object.entries({ usual: usualAnswers(industry), yes: all(true), no: all(false) }).map(
+        ([said, answers]) =>
+          [
+            `${legalForm} in ${country}, ${said}`,
+            { industry, legalForm, country, answers },
+          ] as const,
+      ),
+    ),
+  );
 
 const counter = () => {
   let count = 0;
-  return () => String((count += 1));
+  return { newId: () => String((count += 1)) };
 };
 
-describe.each(COMBINATIONS)('the starting chart for $industry as $legalForm', (choice) => {
-  const groups = composeStartingChart(choice);
-  const outcome = applyAll(emptyChart(), startingOperations(groups, counter()));
+const made = (choice: StartingChoice): Chart => {
+  const outcome = applyAll(
+    emptyChart(),
+    startingOperations(composeStartingChart(choice), counter()),
+  );
+  if (!outcome.ok) throw new Error(`${JSON.stringify(choice)}: ${JSON.stringify(outcome.refusal)}`);
+  return outcome.chart;
+};
 
-  it('breaks no rule of the chart', () => {
-    expect(outcome).toMatchObject({ ok: true });
-  });
+describe.each(INDUSTRY_CODES)(
+  'the starting chart for %s, in every form, country and answer',
+  (industry) => {
+    const charts = choicesFor(industry).map(([said, choice]) => ({
+      said,
+      choice,
+      groups: composeStartingChart(choice),
+      chart: made(choice),
+    }));
+    const everyLine = charts.flatMap(({ said, groups }) =>
+      groups.flatMap(({ accounts }) => accounts.map((line) => ({ said, line }))),
+    );
 
-  it('has numbers that fit the usual plan', () => {
-    if (!outcome.ok) throw new Error('the chart stands');
-    expect(misfits(outcome.chart, usualPlan(4))).toEqual(new Map());
-  });
+    it('breaks no rule of the chart, and has numbers that fit the usual plan', () => {
+      for (const { said, chart } of charts)
+        expect([said, misfits(chart, usualPlan(4))]).toEqual([said, new Map()]);
+    });
 
-  it('gives every account guidance, and says which module brought it in', () => {
-    const lines = groups.flatMap(({ accounts }) => accounts);
-    expect(lines.filter(({ guidance, from }) => guidance === '' || from === '')).toEqual([]);
-  });
+    it('gives every account guidance, and says which module brought it in', () => {
+      expect(everyLine.filter(({ line }) => line.guidance === '' || line.from === '')).toEqual([]);
+    });
 
-  it('has no heading without accounts, and numbers within the heading’s hundred, in order', () => {
-    for (const { number, accounts } of groups) {
-      const own = accounts.map((account) => Number(account.number));
-      expect(own.length).toBeGreaterThan(0);
-      expect(own).toEqual([...own].sort((a, b) => a - b));
-      expect(own.every((value) => value > Number(number) && value < Number(number) + 100)).toBe(
-        true,
-      );
-    }
-  });
+    it('has no heading without accounts, and numbers within the heading’s hundred, in order', () => {
+      for (const { said, groups } of charts)
+        for (const { number, accounts } of groups) {
+          const own = accounts.map((account) => Number(account.number));
+          const inside = own.every((one) => one > Number(number) && one < Number(number) + 100);
+          expect([said, number, own.length > 0 && inside]).toEqual([said, number, true]);
+          expect([said, own]).toEqual([said, [...own].sort((a, b) => a - b)]);
+        }
+    });
 
-  it('puts contras last in their group', () => {
-    if (!outcome.ok) throw new Error(outcome.refusal.code);
-    for (const { children } of eachNode(outcome.chart.roots)) {
-      const contras = children.map(({ account }) => isContra(account.kind));
-      expect(contras).toEqual([...contras].sort((a, b) => Number(a) - Number(b)));
-    }
-  });
+    it('puts contras last in their group', () => {
+      for (const { said, chart } of charts)
+        for (const { children } of eachNode(chart.roots)) {
+          const contras = children.map(({ account }) => isContra(account.kind));
+          expect([said, contras]).toEqual([
+            said,
+            [...contras].sort((a, b) => Number(a) - Number(b)),
+          ]);
+        }
+    });
 
-  it('has exactly one account for the results of closed years', () => {
-    const uses = groups
-      .flatMap(({ accounts }) => accounts)
-      .filter(({ systemUse }) => systemUse !== null);
-    expect(uses).toHaveLength(1);
-  });
-});
+    it('has exactly one account for the results of closed years', () => {
+      for (const { said, chart } of charts) {
+        const uses = [...eachNode(chart.roots)].filter(({ account }) => account.systemUse !== null);
+        expect([said, uses.length]).toEqual([said, 1]);
+      }
+    });
+
+    it('leads every account to a statement line, and to a return line where the form has one', () => {
+      for (const { said, choice, chart } of charts)
+        for (const { account } of eachNode(chart.roots)) {
+          expect([said, account.name, statementOf(account.kind)]).not.toEqual([
+            said,
+            account.name,
+            null,
+          ]);
+          const form = returnFormOf(choice);
+          if (form === null || account.role === 'heading') continue;
+          const line = account.settings.returnLine ?? usualReturnLine(account.kind, choice);
+          // Schedule C has no balance sheet, and no line for what is not of the trade.
+          const without =
+            form === 'scheduleC' &&
+            (statementOf(account.kind) === 'balanceSheet' || account.kind === 'investmentIncome');
+          if (!without) expect([said, account.name, line]).not.toEqual([said, account.name, null]);
+          if (line !== null) expect([said, line, hasReturnLine(line)]).toEqual([said, line, true]);
+        }
+    });
+  },
+);
 
 describe('every starting chart', () => {
   const kindsOf = (industry: IndustryCode) =>
     composeStartingChart({ industry, legalForm: 'corporation' }).flatMap(
       ({ accounts }) => accounts,
     );
-
-  it.each(INDUSTRY_CODES)(
-    'for %s leads every account to a statement line and a return line',
-    (code) => {
-      for (const { name, kind } of kindsOf(code)) {
-        expect([name, statementOf(kind)]).not.toEqual([name, null]);
-        const line = usualReturnLine(kind, { legalForm: 'corporation', country: 'US' });
-        expect([name, line]).not.toEqual([name, null]);
-      }
-    },
-  );
 
   it('is one of at least two dozen', () => {
     expect(INDUSTRY_CODES.length).toBeGreaterThanOrEqual(24);
@@ -131,17 +182,174 @@ describe('finding a trade', () => {
 });
 
 describe('a legal form', () => {
-  const names = (legalForm: (typeof LEGAL_FORMS)[number]) =>
-    composeStartingChart({ industry: 'onlineSeller', legalForm }).flatMap(({ accounts }) =>
-      accounts.map(({ name }) => name),
-    );
+  const names = (legalForm: LegalForm, country: CountryCode = 'US') =>
+    recordsOf(made({ industry: 'onlineSeller', legalForm, country })).map(({ name }) => name);
 
   it('decides on equity and on tax', () => {
     expect(names('corporation')).toEqual(
-      expect.arrayContaining(['Share capital', 'Income tax expense']),
+      expect.arrayContaining(['Common stock', 'Income tax expense']),
     );
     expect(names('soleOwner')).toContain('Owner’s drawings');
     expect(names('soleOwner')).not.toContain('Income tax expense');
     expect(names('partnership')).toContain('Second partner’s capital');
+    expect(names('nonProfit')).toContain('Net assets without donor restrictions');
+  });
+
+  it('is taxed itself or through its members, as its country has it', () => {
+    expect(names('limitedCompany')).toContain('Members’ capital');
+    expect(names('limitedCompany')).not.toContain('Income tax expense');
+    expect(names('limitedCompany', 'GB')).toContain('Corporation tax');
+    expect(names('sCorporation')).not.toContain('Income tax expense');
+  });
+
+  it('takes accounts to the lines that the form has for them', () => {
+    const lineOf = (legalForm: LegalForm, name: string, country: CountryCode = 'US') =>
+      recordsOf(made({ industry: 'onlineSeller', legalForm, country })).find(
+        (account) => account.name === name,
+      )?.settings.returnLine?.line;
+    expect(lineOf('soleOwner', 'Advertising')).toBe('8');
+    expect(lineOf('soleOwner', 'Rent')).toBe('20b');
+    expect(lineOf('partnership', 'Wages')).toBe('9');
+    expect(lineOf('corporation', 'Advertising')).toBe('22');
+    expect(lineOf('sCorporation', 'Officers’ compensation')).toBe('7');
+    expect(lineOf('nonProfit', 'Advertising')).toBe('IX 12');
+    expect(lineOf('soleOwner', 'Wages', 'GB')).toBe('19');
+  });
+});
+
+describe('a country', () => {
+  const texts = (country: CountryCode) =>
+    INDUSTRY_CODES.flatMap((industry) =>
+      recordsOf(made({ industry, legalForm: 'corporation', country, answers: all(true) })).flatMap(
+        ({ name, guidance }) => [name, guidance],
+      ),
+    ).join(' ');
+
+  // Sources: VAT (HMRC) and GST/HST (CRA), as those offices call them.
+  it('has its own words for the tax on sales, and what comes back of it', () => {
+    expect(texts('US')).toContain('Sales tax payable');
+    expect(texts('GB')).toContain('VAT payable');
+    expect(texts('GB')).toContain('VAT recoverable');
+    expect(texts('CA')).toContain('GST/HST payable');
+    expect(texts('CA')).toContain('GST/HST recoverable');
+    expect(texts('US')).not.toMatch(/VAT|GST/);
+  });
+
+  it('spells as it does', () => {
+    expect(texts('US')).not.toMatch(
+      /labour|licence|programme|tyre|fertiliser|amortisation|enrolment/i,
+    );
+    expect(texts('CA')).not.toMatch(/programme|tyre|fertiliser|amortisation/i);
+    expect(texts('CA')).toMatch(/labour/);
+    expect(texts('GB')).toMatch(/labour/);
+    expect(texts('GB')).not.toMatch(/\b(labor|license|program|tire)\b/i);
+  });
+
+  it('without an S corporation offers none', () => {
+    expect(legalFormsIn('GB', LEGAL_FORMS)).not.toContain('sCorporation');
+    expect(legalFormsIn('US', LEGAL_FORMS)).toEqual(LEGAL_FORMS);
+  });
+});
+
+describe('an answer', () => {
+  const namesWith = (
+    industry: IndustryCode,
+    more: Partial<StartingAnswers['has']>,
+    payouts?: StartingAnswers['payouts'],
+  ) => {
+    const usual = usualAnswers(industry);
+    const answers = { ...usual, has: { ...usual.has, ...more }, payouts: payouts ?? usual.payouts };
+    return recordsOf(made({ industry, legalForm: 'soleOwner', answers })).map(({ name }) => name);
+  };
+
+  it('takes away what only it would need, headings included', () => {
+    const without = namesWith('professionalServices', { wages: false, loans: false });
+    expect(without).not.toEqual(expect.arrayContaining(['Wages']));
+    expect(without.filter((name) => /payroll|wages|^loan/i.test(name))).toEqual([]);
+  });
+
+  it('brings in what the trade has nothing of', () => {
+    expect(namesWith('professionalServices', { stock: true })).toContain('Goods for resale');
+    expect(namesWith('lawyer', { foreignCurrency: true })).toContain('Exchange gains');
+    expect(namesWith('salon', { vehicles: true })).toContain('Fuel');
+  });
+
+  it('of no keeps depreciation while there are vehicles', () => {
+    const names = namesWith('trucking', { fixedAssets: false, vehicles: true });
+    expect(names).toContain('Accumulated depreciation');
+  });
+
+  it('on payouts decides on holding and fee accounts', () => {
+    const kept = (payouts: StartingAnswers['payouts']) =>
+      namesWith('onlineSeller', {}, payouts).filter((name) =>
+        /balance$|in transit|fees$/i.test(name),
+      );
+    expect(kept('monthly')).toEqual([
+      'Card takings in transit',
+      'Marketplace balance',
+      'Card processing fees',
+      'Marketplace fees',
+    ]);
+    expect(kept('each')).toEqual(['Card processing fees', 'Marketplace fees']);
+    expect(kept('none')).toEqual([]);
+  });
+});
+
+describe('channels of sale', () => {
+  const answersWith = (
+    apart: 'accounts' | 'dimension',
+    names: readonly string[],
+  ): StartingAnswers => ({
+    ...usualAnswers('onlineSeller'),
+    channels: { names, apart },
+  });
+  const groupsWith = (apart: 'accounts' | 'dimension', names = ['Own shop', 'Bazaar', 'Fair']) =>
+    composeStartingChart({
+      industry: 'onlineSeller',
+      legalForm: 'soleOwner',
+      answers: answersWith(apart, names),
+    });
+
+  it('as sub-accounts cost one each wherever they are told apart; as a dimension none', () => {
+    const plain = startingCount(
+      composeStartingChart({ industry: 'onlineSeller', legalForm: 'soleOwner' }),
+    );
+    const told = groupsWith('accounts').flatMap(({ accounts }) =>
+      accounts.filter(({ byChannel }) => byChannel),
+    );
+    expect(startingCount(groupsWith('accounts'))).toBe(plain + 3 * told.length);
+    expect(startingCount(groupsWith('dimension'))).toBe(plain);
+  });
+
+  it('as sub-accounts stand below sales, returns, holding and fees, numbered in their block', () => {
+    const outcome = applyAll(emptyChart(), startingOperations(groupsWith('accounts'), counter()));
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    expect(outlineOf(outcome.chart)).toEqual(
+      expect.arrayContaining([
+        '    4011 Own shop sales, Own shop',
+        '    4012 Own shop sales, Bazaar',
+      ]),
+    );
+    expect(misfits(outcome.chart, usualPlan(4))).toEqual(new Map());
+  });
+
+  it('as a dimension are demanded of every posting there', () => {
+    const names = ['Own shop', 'Bazaar'];
+    const operations = startingOperations(groupsWith('dimension', names), {
+      ...counter(),
+      dimension: { name: 'Channel', values: names },
+    });
+    const outcome = applyAll(emptyChart(), operations);
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    const { dimensions } = outcome.chart.settings;
+    expect(dimensions.map(({ name, values }) => [name, values.map((one) => one.name)])).toEqual([
+      ['Channel', names],
+    ]);
+    const demanding = recordsOf(outcome.chart).filter(
+      ({ settings }) => settings.dimensions?.[0]?.demanded,
+    );
+    expect(demanding.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Marketplace sales', 'Marketplace fees', 'Marketplace balance']),
+    );
   });
 });

@@ -1,0 +1,79 @@
+import { bandOf } from '../kinds/band';
+import type { Element } from '../kinds/element';
+import { nameKey } from '../text/name-key';
+import type { TreeRow } from './tree-row';
+
+/** Lines over both halves of a statement, which are no accounts either. */
+const MIXED = new Set([
+  'liabilities and equity',
+  'equity and liabilities',
+  'liabilities & equity',
+  'balance sheet',
+  'profit and loss',
+  'income statement',
+]);
+
+/** Rows without those that only name an element, and the element that those name for what is below. */
+export interface BandsLifted {
+  readonly rows: readonly TreeRow[];
+  /** Places of the rows that are no accounts. */
+  readonly bands: ReadonlySet<number>;
+  /** The element under which a main account stood, by place. */
+  readonly under: ReadonlyMap<number, Element>;
+}
+
+/** A line that says nothing but the name of an element, or of several. */
+const namesElement = ({ entry }: TreeRow): boolean =>
+  entry.number === null &&
+  entry.type === null &&
+  (entry.balance ?? 0) === 0 &&
+  (bandOf(entry.name) !== null || MIXED.has(nameKey(entry.name)));
+
+/** Bands of a tree: main rows, or rows below another band, that have others below them. */
+const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
+  const parents = new Set(rows.flatMap(({ parent }) => parent ?? []));
+  const bands = new Set<number>();
+  // A band may stand under another one that comes later: until nothing more is found.
+  for (let found = -1; found !== bands.size;) {
+    found = bands.size;
+    rows.forEach((row, at) => {
+      const top = row.parent === null || bands.has(row.parent);
+      if (top && parents.has(at) && namesElement(row)) bands.add(at);
+    });
+  }
+  return bands;
+};
+
+const liftFromTree = (rows: readonly TreeRow[]): BandsLifted => {
+  const bands = bandsOfTree(rows);
+  const under = new Map<number, Element>();
+  const lifted = rows.map((row, at): TreeRow => {
+    if (row.parent === null || !bands.has(row.parent)) return row;
+    const element = bandOf(rows[row.parent]?.entry.name ?? '');
+    if (element !== null) under.set(at, element);
+    return { ...row, parent: null };
+  });
+  return { rows: lifted, bands, under };
+};
+
+/** In a list without a tree a band is followed by what belongs to it, up to the next one. */
+const liftFromList = (rows: readonly TreeRow[]): BandsLifted => {
+  const bands = new Set<number>();
+  const under = new Map<number, Element>();
+  let element: Element | null = null;
+  rows.forEach((row, at) => {
+    if (namesElement(row)) {
+      bands.add(at);
+      element = bandOf(row.entry.name);
+    } else if (element !== null && row.parent === null) under.set(at, element);
+  });
+  return { rows, bands, under };
+};
+
+/**
+ * Takes rows that only name an element (“Assets”, without number, type and balance) out of the list: they
+ * are no accounts. What is below them, or in a list without a tree behind them, stands for itself and is
+ * of that element.
+ */
+export const liftBands = (rows: readonly TreeRow[]): BandsLifted =>
+  rows.some(({ stated }) => stated) ? liftFromTree(rows) : liftFromList(rows);

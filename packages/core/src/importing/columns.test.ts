@@ -1,0 +1,119 @@
+import { aList } from '../testing/a-list';
+import { decimalSignOf, readListedAmount } from './amounts';
+import { recognizeColumns } from './columns';
+import { meaningOfTypes } from './type-words';
+
+const usesOf = (text: string) => recognizeColumns(aList(text)).uses;
+
+describe('the columns of a list', () => {
+  it('are known by their headings, below a title', () => {
+    const reading = recognizeColumns(
+      aList(`
+Kestrel Lane Cider Works
+Trial balance
+Account no.|Account name|Account type|Debit|Credit
+1000|Cash|Bank|100.00|
+2000|Loan|Liability||100.00`),
+    );
+    expect(reading.headingLine).toBe(3);
+    expect(reading.uses).toEqual(['number', 'name', 'type', 'debit', 'credit']);
+  });
+
+  it('are known by what they hold where there are no headings', () => {
+    expect(
+      usesOf(`
+1000|Cash at bank|Asset|1,200.00
+1100|Trade debtors|Asset|300.00
+2000|Trade creditors|Liability|-500.00
+3000|Share capital|Equity|-100.00
+4000|Sales|Income|-900.00`),
+    ).toEqual(['number', 'name', 'type', 'balance']);
+  });
+
+  it('may hold number and name together', () => {
+    expect(
+      usesOf('Account|Type\n1000 · Cash|Bank\n1100 · Debtors|Asset\n1200 · Stock|Asset')[0],
+    ).toBe('numberAndName');
+  });
+
+  it('are told from a parent column by what it refers to', () => {
+    expect(
+      usesOf(`
+1000|Current assets|
+1010|Cash|1000
+1020|Bank|1000
+1030|Savings|1000
+1040|Till|1000`),
+    ).toEqual(['number', 'name', 'parent']);
+  });
+
+  it('each have a use of their own: no use is given twice', () => {
+    const uses = usesOf('Name|Account name|Description\nCash|Cash|Money\nBank|Bank|Account');
+    expect(uses.filter((use) => use === 'name')).toHaveLength(1);
+  });
+
+  it('need no more than one: a bare list of names', () => {
+    expect(usesOf('Cash\nBank\nSales\nRent')).toEqual(['name']);
+  });
+});
+
+describe('an amount of a list', () => {
+  const amount = (text: string, decimal: '.' | ',' = '.', currency = 'USD') =>
+    readListedAmount(text, { currency, decimal });
+
+  it.each([
+    ['1,234.50', 123450],
+    ['(1,234.50)', -123450],
+    ['1234.5-', -123450],
+    ['$ 1,234.50', 123450],
+    ['1 234.50 Cr', -123450],
+    ['1234 Dr', 123400],
+    ['-0.00', 0],
+    ['USD 12.00', 1200],
+  ])('%s is so many cents', (text, cents) => {
+    expect(amount(text)).toBe(cents);
+  });
+
+  it.each(['12.345', '1,23.00', 'twelve', '1.2.3', '(12', '', '1e5'])('%s is none', (text) => {
+    expect(amount(text)).toBeNull();
+  });
+
+  it('may have a decimal comma, which the list as a whole decides', () => {
+    expect(decimalSignOf(['1.234,50', '12,00', '1.000'])).toBe(',');
+    expect(decimalSignOf(['1,234.50', '1,000'])).toBe('.');
+    expect(amount('1.234,50', ',')).toBe(123450);
+  });
+
+  it('has the minor units of its currency', () => {
+    expect(amount('1,200', '.', 'JPY')).toBe(1200);
+    expect(amount('1.250', '.', 'BHD')).toBe(1250);
+  });
+});
+
+describe('a type in other people’s words', () => {
+  const meaning = (...types: string[]) => meaningOfTypes(types);
+
+  it.each([
+    ['Accounts receivable', 'tradeReceivable'],
+    ['Fixed Assets', 'propertyAndEquipment'],
+    ['Cost of goods sold', 'costOfSales'],
+    ['Overheads', 'operatingExpense'],
+    ['Credit card', 'cardPayable'],
+    ['Land, property and equipment', 'propertyAndEquipment'],
+  ])('%s means %s', (type, kind) => {
+    expect(meaning(type).get(type)).toMatchObject({ kind });
+  });
+
+  it('that names only an element leaves the kind to the name', () => {
+    expect(meaning('Expenses').get('Expenses')).toMatchObject({ element: 'expense', kind: null });
+  });
+
+  it('may be a letter; E is equity beside X, and expense without', () => {
+    expect(meaning('A', 'L', 'E', 'X').get('E')).toMatchObject({ element: 'equity' });
+    expect(meaning('A', 'L', 'C', 'E').get('E')).toMatchObject({ element: 'expense' });
+  });
+
+  it('that says nothing is not there', () => {
+    expect(meaning('Zzz').size).toBe(0);
+  });
+});

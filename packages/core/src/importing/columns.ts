@@ -1,0 +1,148 @@
+import { nameKey } from '../text/name-key';
+import { useOfHeading } from './column-words';
+import { readListedAmount } from './amounts';
+import type { ColumnReading, ColumnUse, SourceRow } from './source';
+import { meaningOfTypes } from './type-words';
+
+/** How many rows are looked at to find the headings, and to see what a column holds. */
+const HEAD = 25;
+const SAMPLE = 400;
+
+const NUMBER = /^[A-Z]{0,3}\d[\d.\-/]*$/i;
+const NUMBER_AND_NAME = /^\d[\d.\-/]{1,}\s*[-–·:|]?\s+\p{L}/u;
+const ROLES = /^(heading|header|group|title|total|summary|posting|detail|post|h|d|p|t)$/i;
+const STATUSES = /^(active|inactive|closed|open|retired|archived|yes|no|true|false)$/i;
+
+/** How well a row serves as headings: how many of its cells name a use, each counted once. */
+const headingScore = ({ cells }: SourceRow): number => {
+  const uses = new Set(cells.flatMap((cell) => useOfHeading(cell)?.use ?? []));
+  const named = ['name', 'number', 'numberAndName'].some((use) => uses.has(use as ColumnUse));
+  const amounts = cells.filter((cell) => /\d{3}/.test(cell)).length;
+  return named ? uses.size - amounts : 0;
+};
+
+const headingRow = (rows: readonly SourceRow[]): SourceRow | null => {
+  let best: { row: SourceRow; score: number } | null = null;
+  for (const row of rows.slice(0, HEAD)) {
+    const score = headingScore(row);
+    if (score > (best?.score ?? 0)) best = { row, score };
+  }
+  const single = rows.every(({ cells }) => cells.filter((cell) => cell.trim() !== '').length <= 1);
+  return best !== null && (best.score > 1 || single) ? best.row : null;
+};
+
+const share = (texts: readonly string[], test: (text: string) => boolean): number =>
+  texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
+
+const isAmount = (text: string): boolean =>
+  ['.', ','].some(
+    (decimal) =>
+      readListedAmount(text, { currency: 'BHD', decimal: decimal as '.' | ',' }) !== null,
+  );
+
+interface Seen {
+  readonly texts: readonly string[];
+  readonly distinct: number;
+}
+
+type Likely = readonly (readonly [ColumnUse, number])[];
+
+/** How many of the texts are types; where nearly all differ, only plain names of elements are. */
+const saysType = (texts: readonly string[], few: boolean): number => {
+  const meanings = meaningOfTypes(texts);
+  return share(texts, (text) => (few ? meanings.has(text) : meanings.get(text)?.kind === null));
+};
+
+/** What a column's content speaks for, each from 0 to 1. */
+const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Likely => {
+  if (texts.length === 0) return [];
+  const spread = distinct / texts.length;
+  const few = distinct <= 60 && spread < 0.6;
+  const decimals = share(texts, (text) => /[.,]\d{2}\D*$/.test(text));
+  const levels = few && distinct <= 12 && share(texts, (text) => /^\d$/.test(text)) === 1;
+  const named = share(texts, (text) => /\p{L}{2}/u.test(text));
+  return [
+    ['number', levels ? 0.2 : 0.8 * share(texts, (text) => NUMBER.test(text)) * spread ** 2 * (1 - decimals)],
+    ['numberAndName', 0.9 * share(texts, (text) => NUMBER_AND_NAME.test(text))],
+    ['name', 0.7 * named * spread],
+    ['parent', spread < 0.8 ? 0.75 * share(texts, (text) => numbers.has(nameKey(text))) : 0],
+    ['level', levels ? 0.7 : 0],
+    ['role', 0.8 * share(texts, (text) => ROLES.test(text))],
+    ['retired', few ? 0.6 * share(texts, (text) => STATUSES.test(text)) : 0],
+    ['type', 0.75 * saysType(texts, few)],
+    ['balance', 0.6 * share(texts, isAmount) * Math.max(decimals, 0.3)],
+  ];
+}; // prettier-ignore
+
+interface Candidate {
+  readonly column: number;
+  readonly use: ColumnUse;
+  readonly score: number;
+}
+
+/** The least that content alone must say for a column to be used. */
+const SURE_ENOUGH = 0.45;
+
+const candidatesOf = (
+  column: number,
+  heading: string,
+  seen: Seen & { readonly numbers: ReadonlySet<string> },
+): readonly Candidate[] => {
+  const likely = likelyUses(seen, seen.numbers);
+  const named = useOfHeading(heading);
+  const byContent = likely.flatMap(([use, score]) =>
+    score >= SURE_ENOUGH && named === null ? [{ column, use, score }] : [],
+  );
+  if (named === null) return byContent;
+  const said = likely.find(([use]) => use === named.use)?.[1] ?? 0.4;
+  const own: Candidate[] = [{ column, use: named.use, score: named.sure + said }];
+  const both = likely.find(([use]) => use === 'numberAndName')?.[1] ?? 0;
+  const combined = ['name', 'number'].includes(named.use) && both > 0.7;
+  return combined ? [{ column, use: 'numberAndName', score: 2 + both }, ...own] : own;
+};
+
+/** The best use for each column, each use once: the surest first. */
+const assigned = (candidates: readonly Candidate[], width: number): readonly (ColumnUse | null)[] => {
+  const uses: (ColumnUse | null)[] = Array.from({ length: width }, () => null);
+  const sorted = [...candidates].sort((a, b) => b.score - a.score || a.column - b.column);
+  const taken = new Set<ColumnUse>();
+  for (const { column, use } of sorted) {
+    if (uses[column] !== null || taken.has(use)) continue;
+    if (use === 'balance' && (taken.has('debit') || taken.has('credit'))) continue;
+    uses[column] = use;
+    taken.add(use);
+  }
+  return uses;
+}; // prettier-ignore
+
+/** A number and a name in one column need no further column for either. */
+const settled = (uses: readonly (ColumnUse | null)[]): readonly (ColumnUse | null)[] => {
+  const has = (use: ColumnUse): boolean => uses.includes(use);
+  if (has('numberAndName') && has('number') && has('name'))
+    return uses.map((use) => (use === 'numberAndName' ? null : use));
+  if (has('name') || has('numberAndName')) return uses;
+  const spare = uses.indexOf(null);
+  return spare < 0 ? uses : uses.map((use, column) => (column === spare ? 'name' : use));
+};
+
+/**
+ * Finds the headings of a list and what each column is for: by its heading, by what it holds, or by
+ * both. Rows before the headings are a title. Each use is given once.
+ */
+export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
+  const head = headingRow(rows);
+  const body = rows.filter(({ line }) => head === null || line > head.line).slice(0, SAMPLE);
+  const width = body.reduce((most, { cells }) => Math.max(most, cells.length), head?.cells.length ?? 0);
+  const headings = Array.from({ length: width }, (_, column) => (head?.cells[column] ?? '').trim());
+  const columns = headings.map((_, column): Seen => {
+    const texts = body.map(({ cells }) => (cells[column] ?? '').trim()).filter((text) => text !== '');
+    return { texts, distinct: new Set(texts).size };
+  });
+  const numbers = new Set(
+    columns.flatMap(({ texts, distinct }) => (distinct > 0.8 * texts.length ? texts.map(nameKey) : [])),
+  );
+  const candidates = columns.flatMap((seen, column) =>
+    candidatesOf(column, headings[column] ?? '', { ...seen, numbers }),
+  );
+  return { headingLine: head?.line ?? null, headings, uses: settled(assigned(candidates, width)) };
+}; // prettier-ignore

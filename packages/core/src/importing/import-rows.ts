@@ -1,0 +1,67 @@
+import type { Account, AccountId } from '../chart/account';
+import { accountsById } from '../chart/queries';
+import type { ImportPlan, ImportRow, ListedBalance } from './import-plan';
+import type { Outcome, PlacedRow, WorkDone, WorkRequest } from './import-work';
+
+/** How deep each row stands, by place: 1 for a main account. Parents come before what is below them. */
+const levelsOf = ({ placed }: WorkRequest): ReadonlyMap<number, number> => {
+  const levels = new Map<number, number>();
+  for (const { at, row } of placed)
+    levels.set(at, row.parent === null ? 1 : (levels.get(row.parent) ?? 0) + 1);
+  return levels;
+};
+
+const statusOf = ({ match }: PlacedRow, outcome: Outcome, isBand: boolean): ImportRow['status'] => {
+  if (isBand) return 'band';
+  if (outcome.type !== 'done') return 'wrong';
+  if (match.type === 'question') return 'question';
+  if (match.type !== 'account') return match.type;
+  return outcome.changes.length > 0 ? 'changed' : 'same';
+};
+
+type Accounts = ReadonlyMap<AccountId, Account>;
+
+const rowOf = (
+  placed: PlacedRow,
+  request: WorkRequest,
+  done: WorkDone & { readonly accounts: Accounts; readonly levels: ReadonlyMap<number, number> },
+): ImportRow => {
+  const { at, row, match, kind } = placed;
+  const outcome = done.outcomes.get(at) ?? { type: 'wrong', problems: [] };
+  const id = done.ids.get(at) ?? null;
+  const account = done.accounts.get(id ?? '');
+  const status = statusOf(placed, outcome, request.bands.has(at));
+  return {
+    entry: row.entry,
+    made: row.made,
+    level: done.levels.get(at) ?? 1,
+    status,
+    accountId: id,
+    number: done.numbers.get(id ?? '') ?? account?.number ?? row.entry.number,
+    role: account?.role ?? placed.account.role,
+    kind: status === 'band' || match.type === 'merged' ? null : kind,
+    changes: outcome.type === 'done' ? outcome.changes : [],
+    problems: outcome.type === 'done' ? [] : outcome.problems,
+    question: match.type === 'question' ? match.question : null,
+  };
+};
+
+const balancesOf = (rows: readonly ImportRow[], accounts: Accounts): readonly ListedBalance[] =>
+  rows.flatMap(({ accountId, status, entry }): ListedBalance[] => {
+    const taken = ['same', 'changed', 'new', 'merged'].includes(status);
+    const account = taken ? accounts.get(accountId ?? '') : undefined;
+    if (account?.role !== 'posting' || entry.balance === null) return [];
+    return [{ accountId: account.id, kind: account.kind, amount: entry.balance }];
+  });
+
+/** The work as rows in the order of the list, what is missing, the operations and the balances. */
+export const importRows = (
+  request: WorkRequest,
+  done: WorkDone,
+): Omit<ImportPlan, 'treeSource'> => {
+  const accounts = accountsById(done.chart);
+  const known = { ...done, accounts, levels: levelsOf(request) };
+  const rows = request.placed.map((placed) => rowOf(placed, request, known));
+  const { missing, operations } = done;
+  return { rows, missing, operations, balances: balancesOf(rows, accounts) };
+};

@@ -1,0 +1,321 @@
+import type { Account, AccountId } from '../chart/account';
+import type { Chart } from '../chart/chart';
+import { accountCount, accountOf, accountsById, idByNumber, parentIdOf } from '../chart/queries';
+import type { CalendarDate } from '../dates/calendar-date';
+import { elementOf } from '../kinds/kinds';
+import { apply, applyAll } from '../operations/apply';
+import type { Operation } from '../operations/operation';
+import type { Refusal } from '../operations/refusal';
+import type { RowKind } from './import-kinds';
+import type { Fate, ImportChange, ImportProblem, MissingAccount } from './import-plan';
+import type { RowMatch } from './match-rows';
+import { missingFrom } from './missing';
+import { numberNew } from './new-numbers';
+import { placeFor } from './new-places';
+import { possibleRenumberings } from './renumberings';
+import { budgetChange, changesWished, type WishedChange } from './row-changes';
+import type { TreeRow } from './tree-row';
+
+/** A row with its place in the list, its kind, what it is in the chart, and the account it would be. */
+export interface PlacedRow {
+  readonly at: number;
+  readonly row: TreeRow;
+  readonly kind: RowKind;
+  readonly match: RowMatch;
+  readonly account: Account;
+}
+
+/** What the work is done on. */
+export interface WorkRequest {
+  readonly rows: readonly TreeRow[];
+  /** Places of rows that are no accounts. */
+  readonly bands: ReadonlySet<number>;
+  readonly fates: ReadonlyMap<AccountId, Fate>;
+  readonly today: CalendarDate;
+  /** Parents before what is below them. */
+  readonly placed: readonly PlacedRow[];
+  /** Is told now and then which share of the rows is done. */
+  readonly tell: (share: number) => void;
+}
+
+/** So many rows are worked between two words on how far it is. */
+const TOLD_EVERY = 500;
+
+/** What came of a row; `waits` until another row has made way. */
+export type Outcome =
+  | { readonly type: 'done'; readonly changes: readonly ImportChange[] }
+  | { readonly type: 'waits'; readonly problems: readonly ImportProblem[] }
+  | { readonly type: 'wrong'; readonly problems: readonly ImportProblem[] };
+
+/** The work as it came out. */
+export interface WorkDone {
+  /** The chart as the list would make it; new accounts may lack their numbers. */
+  readonly chart: Chart;
+  readonly operations: readonly Operation[];
+  readonly outcomes: ReadonlyMap<number, Outcome>;
+  /** The account that each row is, by place. */
+  readonly ids: ReadonlyMap<number, AccountId>;
+  readonly numbers: ReadonlyMap<AccountId, string>;
+  readonly missing: readonly MissingAccount[];
+}
+
+type Excluded = ReadonlyMap<number, readonly ImportProblem[]>;
+
+const DONE: Outcome = { type: 'done', changes: [] };
+
+class ImportWork {
+  private current: Chart;
+  private readonly operations: Operation[] = [];
+  private readonly ids = new Map<number, AccountId>();
+  private readonly outcomes = new Map<number, Outcome>();
+  /** Where in the operations each new account is added. */
+  private readonly added = new Map<AccountId, number>();
+  private readonly lasts = new Map<string, AccountId>();
+  private readonly renumbered = new Set<AccountId>();
+  private readonly refusedNumbers = new Map<AccountId, Refusal>();
+  private readonly fresh: boolean;
+  private readonly before: ReadonlyMap<AccountId, Account>;
+  private system: boolean;
+
+  constructor(
+    private readonly start: Chart,
+    private readonly request: WorkRequest,
+    private readonly excluded: Excluded,
+  ) {
+    this.fresh = accountCount(start) === 0;
+    this.before = accountsById(start);
+    this.system = [...this.before.values()].some(({ systemUse }) => systemUse !== null);
+    // Accounts may wait for their numbers until all are in their places.
+    this.current = { ...start, settings: { ...start.settings, numbered: false } };
+  }
+
+  run(): { readonly done: WorkDone; readonly exclude: Excluded } {
+    const missing = missingFrom(this.start, this.request);
+    const deleted = this.dispose(missing, 'delete');
+    this.renumber();
+    this.takeRows();
+    const { numbers, problems } = this.giveNumbers();
+    const retired = this.dispose(missing, 'retire');
+    const done: WorkDone = {
+      chart: this.current,
+      operations: this.operations,
+      outcomes: this.outcomes,
+      ids: this.ids,
+      numbers,
+      missing: missing.map((one) => {
+        const refusal = deleted.get(one.account.id) ?? retired.get(one.account.id) ?? null;
+        return { ...one, refusal };
+      }),
+    };
+    return { done, exclude: this.turnedWrong(problems) };
+  }
+
+  private try(operations: readonly Operation[]): Refusal | null {
+    const [only] = operations;
+    const outcome =
+      only !== undefined && operations.length === 1
+        ? apply(this.current, only)
+        : applyAll(this.current, operations);
+    if (!outcome.ok) return outcome.refusal;
+    this.current = outcome.chart;
+    this.operations.push(...operations);
+    return null;
+  }
+
+  /** Deletes or retires what is missing, from below. */
+  private dispose(
+    missing: readonly MissingAccount[],
+    fate: 'delete' | 'retire',
+  ): ReadonlyMap<AccountId, Refusal> {
+    const refusals = new Map<AccountId, Refusal>();
+    for (const { account, fate: wanted } of [...missing].reverse()) {
+      if (wanted !== fate) continue;
+      const { id } = account;
+      const operation: Operation =
+        fate === 'delete'
+          ? { type: 'deleteAccount', id }
+          : { type: 'retire', id, on: this.request.today };
+      const refusal = this.try([operation]);
+      if (refusal !== null) refusals.set(id, refusal);
+    }
+    return refusals;
+  }
+
+  /** New numbers for accounts that are there, all in one step, so that they may swap. */
+  private renumber(): void {
+    const wished = new Map<AccountId, string>();
+    for (const { at, row, match } of this.request.placed) {
+      const { number, problems } = row.entry;
+      if (match.type !== 'account' || number === null || problems.length > 0) continue;
+      if (!this.excluded.has(at) && this.before.get(match.id)?.number !== number)
+        wished.set(match.id, number);
+    }
+    const { given, refused } = possibleRenumberings(this.current, wished);
+    if (given.length > 0) this.try([{ type: 'renumberMany', numbers: given }]);
+    for (const { id } of given) this.renumbered.add(id);
+    for (const [id, refusal] of refused) this.refusedNumbers.set(id, refusal);
+  }
+
+  /** Takes rows in order, and those that wait again, until nothing more can be done. */
+  private takeRows(): void {
+    let waiting = this.request.placed;
+    for (let before = -1; waiting.length > 0 && before !== waiting.length;) {
+      before = waiting.length;
+      waiting = waiting.filter((one, index) => {
+        if (index % TOLD_EVERY === 0) this.request.tell(index / before);
+        const outcome = this.take(one);
+        this.outcomes.set(one.at, outcome);
+        return outcome.type === 'waits';
+      });
+    }
+  }
+
+  private take(placed: PlacedRow): Outcome {
+    const { at, row, match } = placed;
+    const known = this.excluded.get(at) ?? row.entry.problems;
+    if (this.request.bands.has(at)) return DONE;
+    if (known.length > 0) return { type: 'wrong', problems: known };
+    if (match.type === 'question') return DONE;
+    if (match.type === 'merged') {
+      this.ids.set(at, match.into);
+      return DONE;
+    }
+    if (row.problem !== null) return { type: 'wrong', problems: [row.problem] };
+    return match.type === 'account' ? this.change(placed, match.id) : this.add(placed);
+  }
+
+  /** The account above a row, or the line of the row that should be it and is none as yet. */
+  private parentOf({ row }: PlacedRow): { readonly id: AccountId | null } | { readonly line: number } {
+    if (row.parent === null) return { id: null };
+    const id = this.ids.get(row.parent);
+    return id === undefined ? { line: this.request.rows[row.parent]?.entry.line ?? 0 } : { id };
+  } // prettier-ignore
+
+  private add(placed: PlacedRow): Outcome {
+    const parent = this.parentOf(placed);
+    if ('line' in parent)
+      return { type: 'waits', problems: [{ rule: 'parentWrong', line: parent.line }] };
+    const account = this.withSystemUse(this.withFreeNumber(placed.account));
+    const { lasts, fresh } = this;
+    const place = placeFor(this.current, account, { parentId: parent.id, lasts, fresh });
+    const budget = budgetChange(account, placed.row.entry.budget);
+    const refusal = this.try([
+      { type: 'addAccount', account, ...place },
+      ...budget.flatMap(({ operation }) => operation ?? []),
+    ]);
+    if (refusal !== null) return this.refusedAs(refusal);
+    if (account.systemUse !== null) this.system = true;
+    this.added.set(account.id, this.operations.length - 1 - budget.length);
+    this.settle(placed.at, account.id, place.parentId);
+    return DONE;
+  }
+
+  /** A number that another account keeps is not this one's: it gets the next there is. */
+  private withFreeNumber(account: Account): Account {
+    const { number } = account;
+    const taken = number !== null && idByNumber(this.current, number) !== undefined;
+    return taken && this.start.settings.numbered ? { ...account, number: null } : account;
+  }
+
+  private withSystemUse(account: Account): Account {
+    return account.kind === 'retainedEarnings' && !this.system && account.retiredOn === null
+      ? { ...account, role: 'posting', systemUse: 'retainedEarnings' }
+      : account;
+  }
+
+  private settle(at: number, id: AccountId, parentId: AccountId | null): void {
+    this.ids.set(at, id);
+    this.lasts.set(parentId ?? '', id);
+  }
+
+  private change(placed: PlacedRow, id: AccountId): Outcome {
+    const was = this.before.get(id);
+    if (was === undefined) return { type: 'wrong', problems: [] };
+    const parent = this.parentOf(placed);
+    const parentId = parentIdOf(this.current, id);
+    const { row, kind } = placed;
+    const stated = row.stated && 'id' in parent && parent.id !== id ? parent.id : undefined;
+    const wished = changesWished(was, parentId, { entry: row.entry, kind, parentId: stated });
+    this.settle(placed.at, id, stated ?? parentId);
+    if (wished.length === 0) return DONE;
+    const number = this.refusedNumbers.get(id);
+    const refusal =
+      number ??
+      this.try(
+        this.operationsFor({ ...was, number: row.entry.number ?? was.number }, parentId, wished),
+      );
+    return refusal === null ? { type: 'done', changes: wished } : this.refusedAs(refusal);
+  }
+
+  /** Across elements an account first stands for itself: neither its old nor its new parent would bear it. */
+  private operationsFor(
+    account: Account,
+    parentId: AccountId | null,
+    wished: readonly WishedChange[],
+  ): readonly Operation[] {
+    const others = wished.flatMap(({ operation }) => operation ?? []);
+    const moved = wished.find(({ field }) => field === 'parent');
+    if (moved === undefined) return others;
+    const kind = others.find((operation) => operation.type === 'changeKind')?.kind ?? account.kind;
+    const to = moved.to === '' ? null : moved.to;
+    const { lasts } = this;
+    const moveTo = (target: AccountId | null): Operation => ({
+      type: 'moveNode',
+      id: account.id,
+      ...placeFor(this.current, { ...account, kind }, { parentId: target, lasts, fresh: false }),
+    });
+    if (elementOf(kind) === elementOf(account.kind)) return [moveTo(to), ...others];
+    const alone = parentId === null ? [] : [moveTo(null)];
+    return [...alone, ...others, ...(to === null ? [] : [moveTo(to)])];
+  }
+
+  private refusedAs(refusal: Refusal): Outcome {
+    const { code, otherId } = refusal;
+    if (code === 'elementDiffers' && otherId !== undefined) {
+      const parent = accountOf(this.current, otherId)?.name ?? '';
+      return { type: 'wrong', problems: [{ rule: 'elementDiffers', parent }] };
+    }
+    const type = code === 'nameTaken' ? 'waits' : 'wrong';
+    return { type, problems: [{ rule: 'refused', refusal }] };
+  }
+
+  /** Gives new accounts their numbers, and the chart a plan where it had no accounts. */
+  private giveNumbers(): ReturnType<typeof numberNew> {
+    const { settings } = this.start;
+    const none = { plan: settings.plan, numbers: new Map(), problems: new Map() };
+    if (!settings.numbered || this.added.size === 0) return none;
+    const given = numberNew(this.current, this.added.keys(), this.fresh);
+    for (const [id, at] of this.added) {
+      const number = given.numbers.get(id);
+      const operation = this.operations[at];
+      if (number !== undefined && operation?.type === 'addAccount')
+        this.operations[at] = { ...operation, account: { ...operation.account, number } };
+    }
+    if (this.fresh) this.operations.unshift({ type: 'setPlan', plan: given.plan, numbered: true });
+    return given;
+  }
+
+  /** Rows that turned out wrong after something was done for them: nothing is done by halves. */
+  private turnedWrong(unnumbered: ReadonlyMap<AccountId, ImportProblem>): Excluded {
+    const exclude = new Map<number, readonly ImportProblem[]>();
+    for (const { at, match } of this.request.placed) {
+      const id = this.ids.get(at);
+      const problem = id === undefined ? undefined : unnumbered.get(id);
+      const outcome = this.outcomes.get(at) ?? DONE;
+      if (problem !== undefined && match.type === 'new') exclude.set(at, [problem]);
+      else if (outcome.type !== 'done' && match.type === 'account' && this.renumbered.has(match.id))
+        exclude.set(at, outcome.problems);
+    }
+    return exclude;
+  }
+}
+
+/** Works a list into a chart. A row that turns out wrong is taken out, and the work is done again without it. */
+export const workUntilSettled = (chart: Chart, request: WorkRequest): WorkDone => {
+  const excluded = new Map<number, readonly ImportProblem[]>();
+  for (;;) {
+    const { done, exclude } = new ImportWork(chart, request, excluded).run();
+    if (exclude.size === 0) return done;
+    for (const [at, problems] of exclude) excluded.set(at, problems);
+  }
+};

@@ -1,0 +1,204 @@
+import type { Account, AccountId } from '../chart/account';
+import type { Chart } from '../chart/chart';
+import { accountCount, eachNode, mergedAccounts } from '../chart/queries';
+import { likeness } from '../matching/likeness';
+import { wordsOf } from '../matching/words';
+import { nameKey } from '../text/name-key';
+import type { TreeRow } from './tree-row';
+
+/** What an account was numbered and called before. */
+export interface FormerTitle {
+  readonly accountId: AccountId;
+  readonly number: string | null;
+  readonly name: string;
+}
+
+/** What is asked about a row before anything is done with it. */
+export type ImportQuestion =
+  | { readonly type: 'numberMeansOther'; readonly accountId: AccountId }
+  | { readonly type: 'renamed'; readonly accountId: AccountId };
+
+/** The answer to a row's question: it is this account, or with `null` a new one. */
+export type ImportAnswer = AccountId | null;
+
+/** What a row is in the chart. */
+export type RowMatch =
+  | { readonly type: 'account'; readonly id: AccountId }
+  | { readonly type: 'merged'; readonly id: AccountId; readonly into: AccountId }
+  | { readonly type: 'new' }
+  | { readonly type: 'question'; readonly question: ImportQuestion };
+
+/** What rows are matched by besides number and name. */
+export interface MatchRequest {
+  readonly former: readonly FormerTitle[];
+  /** Answers to questions, by line. */
+  readonly answers: ReadonlyMap<number, ImportAnswer>;
+}
+
+/** From this likeness on, two names under one number are one account. */
+const RENAMED = 0.86;
+/** From this likeness on, a name under no known number is asked about. */
+const ASKED = 0.92;
+/** A word that more accounts share says nothing about which one is meant. */
+const COMMONPLACE = 24;
+
+const spelledOut = (name: string): string => [...wordsOf(name)].join(' ') || nameKey(name);
+
+/** How alike two names are: letter by letter, or by the words that they share, whatever their order. */
+export const nameLikeness = (a: string, b: string): number => {
+  const [first, second] = [spelledOut(a), spelledOut(b)];
+  const [words, others] = [new Set(first.split(' ')), new Set(second.split(' '))];
+  const shared = [...words].filter((word) => others.has(word)).length;
+  const overlap = shared / Math.max(words.size, others.size);
+  const contained = shared > 0 && shared === Math.min(words.size, others.size) ? 0.87 : 0;
+  return Math.max(likeness(first, second), overlap, contained);
+};
+
+class Matcher {
+  private readonly accounts: readonly Account[];
+  private readonly byNumber = new Map<string, Account>();
+  private readonly byName = new Map<string, Account | null>();
+  private readonly claimed = new Set<AccountId>();
+  private readonly matches: (RowMatch | null)[];
+
+  constructor(
+    private readonly chart: Chart,
+    private readonly rows: readonly TreeRow[],
+    private readonly request: MatchRequest,
+  ) {
+    this.accounts = [...eachNode(chart.roots)].map(({ account }) => account);
+    for (const account of this.accounts) {
+      if (account.number !== null) this.byNumber.set(account.number, account);
+      const key = nameKey(account.name);
+      this.byName.set(key, this.byName.has(key) ? null : account);
+    }
+    this.matches = rows.map(() => null);
+  }
+
+  match(): readonly RowMatch[] {
+    this.takeAnswers();
+    this.takeEach((row) => this.sameNumberAndName(row));
+    this.takeEach((row) => this.sameName(row));
+    this.takeEach((row) => this.sameNumber(row));
+    this.takeFormer();
+    this.askAboutOthers();
+    this.askAboutAlike();
+    return this.matches.map((match) => match ?? { type: 'new' });
+  }
+
+  private claim(at: number, id: AccountId): void {
+    this.claimed.add(id);
+    this.matches[at] = { type: 'account', id };
+  }
+
+  private takeEach(find: (row: TreeRow) => Account | null | undefined): void {
+    this.rows.forEach((row, at) => {
+      if (this.matches[at] !== null) return;
+      const account = find(row);
+      if (account != null && !this.claimed.has(account.id)) this.claim(at, account.id);
+    });
+  }
+
+  private takeAnswers(): void {
+    const known = new Set(this.accounts.map(({ id }) => id));
+    this.rows.forEach(({ entry, made }, at) => {
+      const answer = made ? undefined : this.request.answers.get(entry.line);
+      if (answer === undefined) return;
+      if (answer === null) this.matches[at] = { type: 'new' };
+      else if (known.has(answer) && !this.claimed.has(answer)) this.claim(at, answer);
+    });
+  }
+
+  private sameNumberAndName({ entry }: TreeRow): Account | undefined {
+    const account = entry.number === null ? undefined : this.byNumber.get(entry.number);
+    return account !== undefined && nameKey(account.name) === nameKey(entry.name)
+      ? account
+      : undefined;
+  }
+
+  private sameName({ entry }: TreeRow): Account | null | undefined {
+    return this.byName.get(nameKey(entry.name));
+  }
+
+  private sameNumber({ entry }: TreeRow): Account | undefined {
+    const account = entry.number === null ? undefined : this.byNumber.get(entry.number);
+    if (account === undefined) return undefined;
+    return nameLikeness(account.name, entry.name) >= RENAMED ? account : undefined;
+  }
+
+  /** By what an account was called before; what was merged meanwhile is left as it is. */
+  private takeFormer(): void {
+    const former = new Map<string, AccountId>();
+    for (const { accountId, name } of this.request.former) former.set(nameKey(name), accountId);
+    const merged = new Map(mergedAccounts(this.chart).map((one) => [one.account.id, one.into]));
+    for (const { account } of mergedAccounts(this.chart)) former.set(nameKey(account.name), account.id);
+    const known = new Set(this.accounts.map(({ id }) => id));
+    this.rows.forEach(({ entry }, at) => {
+      const id = former.get(nameKey(entry.name));
+      if (this.matches[at] !== null || id === undefined) return;
+      const into = merged.get(id);
+      if (into !== undefined) this.matches[at] = { type: 'merged', id, into };
+      else if (known.has(id) && !this.claimed.has(id)) this.claim(at, id);
+    });
+  } // prettier-ignore
+
+  /** A number that means something else in the chart is asked about, unless its account is numbered anew. */
+  private askAboutOthers(): void {
+    this.rows.forEach(({ entry }, at) => {
+      const account = entry.number === null ? undefined : this.byNumber.get(entry.number);
+      if (this.matches[at] !== null || account === undefined || this.claimed.has(account.id)) return;
+      this.ask(at, { type: 'numberMeansOther', accountId: account.id });
+    });
+  } // prettier-ignore
+
+  private ask(at: number, question: ImportQuestion): void {
+    this.claimed.add(question.accountId);
+    this.matches[at] = { type: 'question', question };
+  }
+
+  /** Accounts that are still free, by the words of their names that are not commonplace. */
+  private freeByWord(): ReadonlyMap<string, readonly Account[]> {
+    const index = new Map<string, Account[]>();
+    for (const account of this.accounts) {
+      if (this.claimed.has(account.id)) continue;
+      for (const word of new Set(wordsOf(account.name))) {
+        const group = index.get(word);
+        if (group === undefined) index.set(word, [account]);
+        else group.push(account);
+      }
+    }
+    return index;
+  }
+
+  private askAboutAlike(): void {
+    if (this.claimed.size === this.accounts.length) return;
+    const byWord = this.freeByWord();
+    this.rows.forEach(({ entry }, at) => {
+      if (this.matches[at] !== null) return;
+      const near = wordsOf(entry.name).flatMap((word) => {
+        const group = byWord.get(word) ?? [];
+        return group.length > COMMONPLACE ? [] : group;
+      });
+      let best: { id: AccountId; score: number } | null = null;
+      for (const { id, name } of new Set(near)) {
+        const score = this.claimed.has(id) ? 0 : nameLikeness(name, entry.name);
+        if (score >= ASKED && score > (best?.score ?? 0)) best = { id, score };
+      }
+      if (best !== null) this.ask(at, { type: 'renamed', accountId: best.id });
+    });
+  }
+}
+
+/**
+ * What each row of a list is in a chart: by number and name, by name alone (it is renumbered), by a
+ * number with a like name (it is renamed), by what it was called before. Where a number means
+ * something else in the chart, or a name is only alike, the row waits for an answer.
+ */
+export const matchRows = (
+  chart: Chart,
+  rows: readonly TreeRow[],
+  request: MatchRequest,
+): readonly RowMatch[] =>
+  accountCount(chart) === 0 && mergedAccounts(chart).length === 0
+    ? rows.map(() => ({ type: 'new' }))
+    : new Matcher(chart, rows, request).match();

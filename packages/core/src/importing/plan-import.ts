@@ -1,0 +1,174 @@
+import { plainAccount, type Account, type AccountId, type Role } from '../chart/account';
+import type { Chart } from '../chart/chart';
+import { accountCount, accountsById } from '../chart/queries';
+import type { CalendarDate } from '../dates/calendar-date';
+import type { KindCode } from '../kinds/kinds';
+import { usualPlan, type NumberPlan } from '../numbering/plan';
+import { liftBands } from './bands';
+import type { ImportEntry, Mended } from './entry';
+import { findTree, treeSourceOf } from './find-tree';
+import { childrenOfRows, findKinds, type RowKind } from './import-kinds';
+import type { Fate, ImportPlan, ImportRow, ImportStatus } from './import-plan';
+import { importRows } from './import-rows';
+import { workUntilSettled, type PlacedRow } from './import-work';
+import { matchRows, type FormerTitle, type ImportAnswer, type RowMatch } from './match-rows';
+import { readRows } from './read-rows';
+import type { ColumnReading, SourceRow } from './source';
+import type { TreeRow, TreeSource } from './tree-row';
+
+/** A list, and all that was decided about it. */
+export interface ImportRequest {
+  readonly rows: readonly SourceRow[];
+  readonly columns: ColumnReading;
+  /** `null` for what the list speaks for. */
+  readonly treeSource: TreeSource | null;
+  readonly currency: string;
+  readonly today: CalendarDate;
+  readonly mended: ReadonlyMap<number, Mended>;
+  readonly types: ReadonlyMap<string, KindCode>;
+  readonly answers: ReadonlyMap<number, ImportAnswer>;
+  readonly fates: ReadonlyMap<AccountId, Fate>;
+  readonly former: readonly FormerTitle[];
+  /** A fresh id for the n-th row; the same at each call. */
+  newId(index: number): AccountId;
+  /** Is told now and then which share of the work is done, from 0 to 1. */
+  readonly tell?: (share: number) => void;
+}
+
+/** Shares of the work that are done after each of its parts. */
+const DONE = { read: 0.1, matched: 0.3, kinds: 0.6 } as const;
+
+/** The plan that numbers of a list without a chart are held against: the usual one with as many digits. */
+const planFor = (chart: Chart, entries: readonly ImportEntry[]): NumberPlan => {
+  if (accountCount(chart) > 0) return chart.settings.plan;
+  const lengths = entries.flatMap(({ number }) => (/^\d{2,8}$/.test(number ?? '') ? [number?.length ?? 4] : []));
+  const digits = lengths.sort((a, b) => a - b)[Math.floor(lengths.length / 2)] ?? 4;
+  return usualPlan(digits);
+}; // prettier-ignore
+
+const accountsOf = (
+  chart: Chart,
+  matches: readonly RowMatch[],
+): ReadonlyMap<number, Account> => {
+  const byId = accountsById(chart);
+  return new Map(
+    matches.flatMap((match, at): [number, Account][] => {
+      const account = match.type === 'account' ? byId.get(match.id) : undefined;
+      return account === undefined ? [] : [[at, account]];
+    }),
+  );
+}; // prettier-ignore
+
+const aside = (entry: ImportEntry, status: ImportStatus): ImportRow => ({
+  entry,
+  made: false,
+  level: 1,
+  status,
+  accountId: null,
+  number: entry.number,
+  role: entry.role ?? 'posting',
+  kind: null,
+  changes: [],
+  problems: [],
+  question: null,
+});
+
+const accountFor = (
+  { entry }: TreeRow,
+  more: { readonly id: AccountId; readonly kind: KindCode; readonly role: Role },
+): Account =>
+  plainAccount(
+    { id: more.id, number: entry.number, name: entry.name, kind: more.kind },
+    {
+      role: more.role,
+      shortLabel: entry.shortLabel ?? '',
+      guidance: entry.guidance ?? '',
+      notes: entry.notes ?? '',
+      retiredOn: entry.retired === 'open' ? null : entry.retired,
+    },
+  );
+
+/** A row with others below is a heading unless it has a balance of its own, or the list says otherwise. */
+const roleOf = ({ entry, made }: TreeRow, hasChildren: boolean): Role => {
+  if (entry.role !== null) return entry.role;
+  return made || (hasChildren && (entry.balance ?? 0) === 0) ? 'heading' : 'posting';
+};
+
+/** Parents before what is below them, in the order of the list; what hangs in a circle comes last. */
+const inTreeOrder = (rows: readonly TreeRow[]): readonly number[] => {
+  const children = childrenOfRows(rows);
+  const order: number[] = [];
+  const visit = (at: number): void => {
+    order.push(at);
+    children[at]?.forEach(visit);
+  };
+  rows.forEach(({ parent }, at) => parent === null && visit(at));
+  const seen = new Set(order);
+  return [...order, ...rows.flatMap((_row, at) => (seen.has(at) ? [] : [at]))];
+};
+
+const placedRows = (
+  rows: readonly TreeRow[],
+  kinds: readonly RowKind[],
+  { matches, newId }: { readonly matches: readonly RowMatch[]; newId(at: number): AccountId },
+): readonly PlacedRow[] => {
+  const children = childrenOfRows(rows);
+  return inTreeOrder(rows).flatMap((at): PlacedRow[] => {
+    const [row, kind, match] = [rows[at], kinds[at], matches[at]];
+    if (row === undefined || kind === undefined || match === undefined) return [];
+    const role = roleOf(row, (children[at]?.length ?? 0) > 0);
+    const account = accountFor(row, { id: newId(at), kind: kind.kind, role });
+    return [{ at, row, kind, match, account }];
+  });
+};
+
+const withoutAlone = (
+  rows: readonly TreeRow[],
+  mended: ReadonlyMap<number, Mended>,
+): readonly TreeRow[] =>
+  rows.map((row) => {
+    const alone = !row.made && mended.get(row.entry.line)?.alone === true;
+    return alone ? { ...row, parent: null, problem: null, stated: true } : row;
+  });
+
+/**
+ * Lines a list up with a chart. Each row is the same as an account, changes one, is new, waits for an
+ * answer, or is wrong and says why; the operations make of the chart what the clear rows say. Nothing
+ * that the list does not say is changed, and the same list again gives no operation.
+ * `currency` is that of the amounts; `today` the day of retirement where the list names none.
+ */
+export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => {
+  const { fates, today, tell = () => undefined } = request;
+  const read = readRows(request.rows, request);
+  tell(DONE.read);
+  const treeSource = request.treeSource ?? treeSourceOf(read);
+  const { rows: lifted, bands, under } = liftBands(findTree(read, treeSource));
+  const rows = withoutAlone(lifted, request.mended);
+  const plan = planFor(chart, read.entries);
+  const matches = matchRows(chart, rows, request);
+  tell(DONE.matched);
+  const accounts = accountsOf(chart, matches);
+  const kinds = findKinds(rows, { ...request, accounts, plan, under });
+  const placed = placedRows(rows, kinds, { matches, newId: request.newId });
+  tell(DONE.kinds);
+  const asked = {
+    rows,
+    bands,
+    fates,
+    today,
+    placed,
+    tell: (share: number) => tell(DONE.kinds + share * (1 - DONE.kinds)),
+  };
+  const done = importRows(asked, workUntilSettled(chart, asked));
+  return {
+    treeSource,
+    rows: [
+      ...done.rows,
+      ...read.totals.map((entry) => aside(entry, 'total')),
+      ...read.leftOut.map((entry) => aside(entry, 'leftOut')),
+    ].sort((a, b) => a.entry.line - b.entry.line),
+    missing: done.missing,
+    operations: done.operations,
+    balances: done.balances,
+  };
+};

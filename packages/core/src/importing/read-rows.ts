@@ -1,0 +1,220 @@
+import type { Role } from '../chart/account';
+import { isCalendarDate, type CalendarDate } from '../dates/calendar-date';
+import type { Minor } from '../money/minor';
+import { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from '../operations/checks';
+import { decimalSignOf, readListedAmount, type DecimalSign } from './amounts';
+import type { CellProblem, ImportEntry, Mended } from './entry';
+import type { ColumnReading, ColumnUse, SourceRow } from './source';
+
+/** How rows are to be read. */
+export interface RowRequest {
+  readonly columns: ColumnReading;
+  readonly currency: string;
+  /** The day from which accounts are retired where the list only says that they are. */
+  readonly today: CalendarDate;
+  /** What was put right, by line. */
+  readonly mended: ReadonlyMap<number, Mended>;
+}
+
+/** The accounts of a list, and what was passed over: lines of totals, and what the user leaves out. */
+export interface RowsRead {
+  readonly entries: readonly ImportEntry[];
+  readonly totals: readonly ImportEntry[];
+  readonly leftOut: readonly ImportEntry[];
+  /** What the list has columns for. */
+  readonly columns: ReadonlySet<ColumnUse>;
+}
+
+const NUMBER_SHAPE = /^[\p{L}\p{N}](?:[\p{L}\p{N}.\-/]*[\p{L}\p{N}])?$/u;
+const COMBINED = /^(\d[\d.\-/]*\d|\d)(?:\s*[-–—·:|)]\s*|\s+)(?=\S)/u;
+const TOTAL = /^(sub)?totals?\b|^grand total\b|\btotal$/i;
+
+/** Writes of a date: 2026-10-31, 2026/10/31. */
+const dateOf = (text: string): CalendarDate | null => {
+  const iso = text.replaceAll('/', '-').slice(0, 10);
+  return isCalendarDate(iso) ? iso : null;
+};
+
+const ROLE_WORDS: Readonly<Record<string, Role>> = {
+  heading: 'heading',
+  header: 'heading',
+  group: 'heading',
+  title: 'heading',
+  summary: 'heading',
+  h: 'heading',
+  posting: 'posting',
+  detail: 'posting',
+  post: 'posting',
+  account: 'posting',
+  d: 'posting',
+  p: 'posting',
+};
+
+const OPEN = /^(active|open|yes|true|in use|1)$/i;
+const CLOSED = /^(inactive|retired|closed|archived|no|false|blocked|0)$/i;
+
+class RowReader {
+  readonly problems: CellProblem[] = [];
+
+  constructor(
+    private readonly row: SourceRow,
+    private readonly columnOf: ReadonlyMap<ColumnUse, number>,
+    private readonly request: RowRequest & { readonly decimal: DecimalSign },
+  ) {}
+
+  raw(use: ColumnUse): string {
+    const mended = this.request.mended.get(this.row.line)?.cells?.[use];
+    if (mended !== undefined) return mended;
+    const column = this.columnOf.get(use);
+    return column === undefined ? '' : (this.row.cells[column] ?? '');
+  }
+
+  text(use: ColumnUse): string | null {
+    const text = this.raw(use).trim();
+    return text === '' ? null : text;
+  }
+
+  wrong(use: ColumnUse, rule: CellProblem['rule']): null {
+    this.problems.push({ use, rule, text: this.raw(use).trim() });
+    return null;
+  }
+
+  limited(use: 'shortLabel' | 'guidance' | 'notes'): string | null {
+    const text = this.text(use);
+    return text !== null && text.length > TEXT_LIMITS[use] ? this.wrong(use, 'textTooLong') : text;
+  }
+
+  number(text: string | null): string | null {
+    if (text === null) return null;
+    const number = cleanNumber(text);
+    const fits = number.length <= NUMBER_LIMIT && NUMBER_SHAPE.test(number);
+    return fits ? number : this.wrong('number', 'numberMalformed');
+  }
+
+  /** Number and name, which may share a column. */
+  title(): { readonly number: string | null; readonly name: string; readonly indent: number } {
+    const together = this.raw('numberAndName') !== '' && this.raw('name').trim() === '';
+    const typed = together ? this.raw('numberAndName') : this.raw('name');
+    const indent = /^[\s\u00a0\u3000]*/u.exec(typed)?.[0].replaceAll('\t', '    ').length ?? 0;
+    const split = together ? COMBINED.exec(typed.trim()) : null;
+    const name = cleanName(split === null ? typed : typed.trim().slice(split[0].length));
+    const own = this.number(this.text('number'));
+    if (name === '') this.wrong('name', 'nameMissing');
+    if (name.length > TEXT_LIMITS.name) this.wrong('name', 'textTooLong');
+    return { number: own ?? (split === null ? null : this.number(split[1] ?? null)), name, indent };
+  }
+
+  level(): number | null {
+    const text = this.text('level');
+    if (text === null) return null;
+    return /^\d{1,2}$/.test(text) ? Number(text) : this.wrong('level', 'levelMalformed');
+  }
+
+  amount(use: ColumnUse): Minor | null {
+    const text = this.text(use);
+    if (text === null || /^[-–—]$/.test(text)) return null;
+    return readListedAmount(text, this.request) ?? this.wrong(use, 'amountMalformed');
+  }
+
+  balance(): Minor | null {
+    const [debit, credit] = [this.amount('debit'), this.amount('credit')];
+    if (debit === null && credit === null) return this.amount('balance');
+    return ((debit ?? 0) - (credit ?? 0)) as Minor;
+  }
+
+  role(): Role | null {
+    const text = this.text('role');
+    return text === null ? null : (ROLE_WORDS[text.toLowerCase()] ?? null);
+  }
+
+  retired(): ImportEntry['retired'] {
+    const text = this.text('retired');
+    if (text === null) return null;
+    const heading = this.request.columns.headings[this.columnOf.get('retired') ?? -1] ?? '';
+    const turned = /^(inactive|retired|closed|archived)/i.test(heading.trim());
+    const yes = OPEN.test(text);
+    if (yes || CLOSED.test(text)) {
+      const isWord = /^(active|open|in use|inactive|retired|closed|archived|blocked)$/i.test(text);
+      return yes === (turned && !isWord) ? this.request.today : 'open';
+    }
+    return dateOf(text) ?? this.wrong('retired', 'statusMalformed');
+  }
+
+  entry(): ImportEntry {
+    const { number, name, indent } = this.title();
+    return {
+      line: this.row.line,
+      cells: this.row.cells,
+      number,
+      name,
+      indent,
+      parent: this.text('parent'),
+      level: this.level(),
+      type: this.text('type'),
+      finerType: this.text('finerType'),
+      role: this.role(),
+      shortLabel: this.limited('shortLabel'),
+      guidance: this.limited('guidance'),
+      notes: this.limited('notes'),
+      retired: this.retired(),
+      balance: this.balance(),
+      budget: this.amount('budget'),
+      problems: this.problems,
+    };
+  }
+}
+
+const isTotal = ({ number, name }: ImportEntry): boolean => number === null && TOTAL.test(name);
+
+/** A number that stands twice is wrong where it stands again. */
+const withRepeats = (entries: readonly ImportEntry[]): readonly ImportEntry[] => {
+  const lines = new Map<string, number>();
+  return entries.map((entry) => {
+    const { number, line, problems } = entry;
+    const otherLine = number === null ? undefined : lines.get(number);
+    if (number !== null && otherLine === undefined) lines.set(number, line);
+    if (otherLine === undefined) return entry;
+    const repeated: CellProblem = { use: 'number', rule: 'numberRepeated', text: number ?? '', otherLine };
+    return { ...entry, problems: [...problems, repeated] };
+  });
+}; // prettier-ignore
+
+const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
+
+const AMOUNTS: readonly ColumnUse[] = ['balance', 'debit', 'credit', 'budget'];
+
+const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boolean =>
+  headings.some((heading) => heading !== '') &&
+  headings.every((heading, column) => (cells[column] ?? '').trim() === heading);
+
+/**
+ * Reads the rows of a list by the uses of its columns. Rows before the headings, empty ones and
+ * repeated headings are passed over; lines of totals are given apart; what cannot be used is named on
+ * its entry, with the rest of it.
+ */
+export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsRead => {
+  const { columns, mended } = request;
+  const columnOf = new Map(
+    columns.uses.flatMap((use, column) => (use === null ? [] : [[use, column] as const])),
+  );
+  const body = rows.filter(
+    (row) =>
+      (columns.headingLine === null || row.line > columns.headingLine) &&
+      !isEmpty(row) &&
+      !repeatsHeadings(row, columns.headings),
+  );
+  const texts = AMOUNTS.flatMap((use) => {
+    const column = columnOf.get(use);
+    return column === undefined ? [] : body.map(({ cells }) => cells[column] ?? '');
+  });
+  const reading = { ...request, decimal: decimalSignOf(texts) };
+  const all = body.map((row) => new RowReader(row, columnOf, reading).entry());
+  const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
+  const kept = all.filter((entry) => !isOut(entry));
+  return {
+    entries: withRepeats(kept.filter((entry) => !isTotal(entry))),
+    totals: kept.filter(isTotal),
+    leftOut: all.filter(isOut),
+    columns: new Set(columnOf.keys()),
+  };
+};

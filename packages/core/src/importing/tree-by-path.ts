@@ -1,0 +1,86 @@
+import { cleanName } from '../operations/checks';
+import { nameKey } from '../text/name-key';
+import type { ImportEntry } from './entry';
+import { unplacedRow, type TreeRow } from './tree-row';
+
+/** What may stand between the parts of a path, the plainest first. */
+const SEPARATORS = [':', '>', '\\', '|', '→', '»', '/', ' - '] as const;
+
+const partsOf = (name: string, separator: string): readonly string[] =>
+  name.split(separator).map(cleanName).filter((part) => part !== ''); // prettier-ignore
+
+/** How many names lead below something that another name is, or begins with. */
+const speaksFor = (entries: readonly ImportEntry[], separator: string): number => {
+  const whole = new Set(entries.map(({ name }) => nameKey(name)));
+  const above = new Map<string, number>();
+  const paths = entries.flatMap(({ name }) => {
+    const parts = partsOf(name, separator);
+    return parts.length < 2 ? [] : [parts.slice(0, -1).map(nameKey).join(separator)];
+  });
+  for (const path of paths) above.set(path, (above.get(path) ?? 0) + 1);
+  return paths.filter((path) => whole.has(path) || (above.get(path) ?? 0) > 1).length;
+};
+
+/** The sign between the parts of the names' paths; `null` where names are no paths. */
+export const separatorOf = (entries: readonly ImportEntry[]): string | null => {
+  let best: { separator: string; count: number } | null = null;
+  for (const separator of SEPARATORS) {
+    const count = speaksFor(entries, separator);
+    if (count > (best?.count ?? 0)) best = { separator, count };
+  }
+  return best !== null && best.count >= Math.max(2, entries.length * 0.1) ? best.separator : null;
+};
+
+/** A heading that only paths name; it has the line of the first row below it. */
+const madeHeading = (like: ImportEntry, name: string): ImportEntry => ({
+  ...like,
+  number: null,
+  name,
+  parent: null,
+  role: 'heading',
+  shortLabel: null,
+  guidance: null,
+  notes: null,
+  retired: null,
+  balance: null,
+  budget: null,
+  problems: [],
+});
+
+/** Places rows by the paths that their names carry; what a path names and no row is becomes a heading. */
+export const treeByPath = (
+  entries: readonly ImportEntry[],
+  separator: string,
+): readonly TreeRow[] => {
+  const rows: TreeRow[] = [];
+  const known = new Map<string, number>();
+  const keyOf = (parts: readonly string[]): string => parts.map(nameKey).join('\u0000');
+  const own = new Set(entries.map(({ name }) => keyOf(partsOf(name, separator))));
+  const later = new Map<number, string>();
+  const placeFor = (parts: readonly string[], like: ImportEntry): number | string | null => {
+    if (parts.length === 0) return null;
+    const key = keyOf(parts);
+    const at = known.get(key);
+    if (at !== undefined) return at;
+    if (own.has(key)) return key;
+    const above = placeFor(parts.slice(0, -1), like);
+    const made = unplacedRow(madeHeading(like, parts.at(-1) ?? ''));
+    known.set(key, rows.length);
+    if (typeof above === 'string') later.set(rows.length, above);
+    rows.push({ ...made, made: true, parent: typeof above === 'number' ? above : null });
+    return rows.length - 1;
+  };
+  for (const entry of entries) {
+    const parts = partsOf(entry.name, separator);
+    const above = placeFor(parts.slice(0, -1), entry);
+    const key = keyOf(parts);
+    if (!known.has(key)) known.set(key, rows.length);
+    if (typeof above === 'string') later.set(rows.length, above);
+    const named = unplacedRow({ ...entry, name: parts.at(-1) ?? entry.name });
+    rows.push({ ...named, parent: typeof above === 'number' ? above : null });
+  }
+  return rows.map((row, at) => {
+    const key = later.get(at);
+    return key === undefined ? row : { ...row, parent: known.get(key) ?? null };
+  });
+};

@@ -1,0 +1,226 @@
+import { aList } from '../testing/a-list';
+import { findTree, treeSourceOf } from './find-tree';
+import { recognizeColumns } from './columns';
+import { readRows } from './read-rows';
+import { parentsByDigits } from './tree-by-digits';
+
+const treeOf = (text: string) => {
+  const rows = aList(text);
+  const read = readRows(rows, {
+    columns: recognizeColumns(rows),
+    currency: 'USD',
+    today: '2026-11-25',
+    mended: new Map(),
+  });
+  const source = treeSourceOf(read);
+  const tree = findTree(read, source);
+  const pathOf = (at: number): string => {
+    const row = tree[at];
+    if (row === undefined) return '';
+    return row.parent === null ? row.entry.name : `${pathOf(row.parent)} > ${row.entry.name}`;
+  };
+  return { source, tree, paths: tree.map((_row, at) => pathOf(at)) };
+};
+
+describe('the tree of a list', () => {
+  it('is found from a parent column, by number or by name, also where the parent comes later', () => {
+    const { source, paths } = treeOf(`
+Number|Name|Parent
+1010|Till|1000
+1000|Cash|
+1011|Coins|Till`);
+    expect(source).toBe('parent');
+    expect(paths).toEqual(['Cash > Till', 'Cash', 'Cash > Till > Coins']);
+  });
+
+  it('says which parent is not in the list, and where parents go round in a circle', () => {
+    const { tree } = treeOf('Name|Parent\nTill|Safe\nBank|Cash\nCash|Bank');
+    expect(tree.map(({ problem }) => problem?.rule ?? null)).toEqual([
+      'parentUnknown',
+      'parentCircle',
+      'parentCircle',
+    ]);
+  });
+
+  it('is found from names that carry their path; a heading without a row is made', () => {
+    const { source, paths, tree } = treeOf(`
+Name|Type
+Utilities|Expense
+Utilities:Water|Expense
+Utilities:Gas|Expense
+Vehicles:Fuel|Expense
+Vehicles:Repairs:Tyres|Expense`);
+    expect(source).toBe('path');
+    expect(paths).toEqual([
+      'Utilities',
+      'Utilities > Water',
+      'Utilities > Gas',
+      'Vehicles',
+      'Vehicles > Fuel',
+      'Vehicles > Repairs',
+      'Vehicles > Repairs > Tyres',
+    ]);
+    expect(tree.map(({ made }) => made)).toEqual([false, false, false, true, false, true, false]);
+  });
+
+  it('does not take a dash inside a name for a path', () => {
+    expect(
+      treeOf('Name|Type\nRepairs - building|Expense\nRent - office|Expense\nFuel|Expense').source,
+    ).toBe('flat');
+  });
+
+  it('is found from level numbers, of which some may be skipped', () => {
+    const { source, paths } = treeOf(`
+Level|Name
+1|Assets held
+3|Current
+5|Cash
+3|Fixed
+1|Debts`);
+    expect(source).toBe('level');
+    expect(paths).toEqual([
+      'Assets held',
+      'Assets held > Current',
+      'Assets held > Current > Cash',
+      'Assets held > Fixed',
+      'Debts',
+    ]);
+  });
+
+  it('is found from indented names', () => {
+    const { source, paths } = treeOf('Name|Amount\nCash|\n   Till|12.00\n   Bank|13.00\nLoans|');
+    expect(source).toBe('indent');
+    expect(paths).toEqual(['Cash', 'Cash > Till', 'Cash > Bank', 'Loans']);
+  });
+
+  it('is found from headings and their lines of totals, which are no accounts', () => {
+    const { source, paths } = treeOf(`
+Account|Balance
+Cash and bank|
+Till|12.00
+Savings group|
+Savings|13.00
+Total savings group|13.00
+Total cash and bank|25.00
+Loan|5.00
+Total|30.00`);
+    expect(source).toBe('totals');
+    expect(paths).toEqual([
+      'Cash and bank',
+      'Cash and bank > Till',
+      'Cash and bank > Savings group',
+      'Cash and bank > Savings group > Savings',
+      'Loan',
+    ]);
+  });
+
+  it('is found from leading digits of numbers of one length where the list says which are headings', () => {
+    const { source, paths } = treeOf(`
+Number|Name|Role
+5000|Costs|heading
+5100|Fruit|posting
+5110|Apples|posting
+6000|Overheads|heading
+6010|Rent|posting`);
+    expect(source).toBe('digits');
+    expect(paths).toEqual([
+      'Costs',
+      'Costs > Fruit',
+      'Costs > Apples',
+      'Overheads',
+      'Overheads > Rent',
+    ]);
+  });
+
+  it('takes a grand total for no heading, whatever row lacks a name', () => {
+    expect(treeOf('Account|Balance\nTill|1.00\n|2.00\nSafe|3.00\nTotal|6.00').source).toBe('flat');
+  });
+
+  it('has main accounts alone where there is a column for parents and none is named', () => {
+    const { source, tree } = treeOf(
+      'Number|Name|Parent|Role\n1000|Cash||heading\n1001|Bank||posting\n1002|Till||posting',
+    );
+    expect(source).toBe('parent');
+    expect(tree.every(({ parent, stated }) => parent === null && stated)).toBe(true);
+  });
+
+  it('is flat where the list says nothing', () => {
+    expect(treeOf('Number|Name\n1000|Cash\n1010|Bank\n2000|Loan').source).toBe('flat');
+  });
+});
+
+// Source: Règlement ANC 2014-03, classes and two- to four-digit accounts (from memory).
+const NATIONAL_CHART = `
+1|Comptes de capitaux
+10|Capital et réserves
+101|Capital
+16|Emprunts et dettes assimilées
+164|Emprunts auprès des établissements de crédit
+2|Comptes d'immobilisations
+21|Immobilisations corporelles
+2154|Matériel industriel
+28|Amortissements des immobilisations
+281|Amortissements des immobilisations corporelles
+3|Comptes de stocks
+31|Matières premières
+37|Stocks de marchandises
+4|Comptes de tiers
+40|Fournisseurs et comptes rattachés
+401|Fournisseurs
+41|Clients et comptes rattachés
+411|Clients
+42|Personnel et comptes rattachés
+43|Sécurité sociale et autres organismes sociaux
+44|État et autres collectivités publiques
+445|Taxes sur le chiffre d'affaires
+4456|Taxes sur le chiffre d'affaires déductibles
+4457|Taxes collectées
+5|Comptes financiers
+51|Banques
+512|Banques, comptes courants
+53|Caisse
+6|Comptes de charges
+60|Achats
+607|Achats de marchandises
+61|Services extérieurs
+613|Locations
+62|Autres services extérieurs
+63|Impôts et taxes
+64|Charges de personnel
+66|Charges financières
+68|Dotations aux amortissements
+7|Comptes de produits
+70|Ventes
+707|Ventes de marchandises
+74|Subventions
+76|Produits financiers`;
+
+describe('the published national chart', () => {
+  const rows = aList(NATIONAL_CHART);
+  const numbers = rows.map(({ cells }) => cells[0] ?? '');
+  const parents = parentsByDigits(numbers, () => true);
+
+  it('gives its tree from leading digits alone', () => {
+    expect(treeOf(`Number|Name\n${NATIONAL_CHART.trim()}`).source).toBe('digits');
+  });
+
+  // As the regulation prints it: an account of n digits is a part of that of n - 1 digits, or, where
+  // that is not listed, of the next shorter one.
+  it.each([
+    ['10', '1'],
+    ['101', '10'],
+    ['2154', '21'],
+    ['281', '28'],
+    ['4456', '445'],
+    ['445', '44'],
+    ['512', '51'],
+    ['607', '60'],
+    ['76', '7'],
+  ])('puts %s below %s', (number, parent) => {
+    expect(numbers[parents[numbers.indexOf(number)] ?? -1]).toBe(parent);
+  });
+
+  it('has the seven classes as its main accounts, and nothing else', () => {
+    expect(numbers.filter((_number, at) => parents[at] === null)).toEqual([...'1234567']);
+  });
+});

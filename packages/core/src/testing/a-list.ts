@@ -1,0 +1,36 @@
+import type { Chart } from '../chart/chart';
+import { recognizeColumns } from '../importing/columns';
+import type { ImportPlan } from '../importing/import-plan';
+import { planImport, type ImportRequest } from '../importing/plan-import';
+import type { SourceRow } from '../importing/source';
+
+/** Rows from lines whose cells stand between bars; white space at a cell's beginning is kept. */
+export const aList = (text: string): readonly SourceRow[] =>
+  text
+    .replace(/^\n|\n\s*$/g, '')
+    .split('\n')
+    .map((line, index) => ({
+      line: index + 1,
+      cells: line.split('|').map((cell) => cell.trimEnd()),
+    }));
+
+/** A list lined up with a chart, nothing decided but what `more` says; new accounts are new-0, new-1 … */
+export const importOf = (
+  chart: Chart,
+  rows: readonly SourceRow[],
+  more: Partial<ImportRequest> = {},
+): ImportPlan =>
+  planImport(chart, {
+    rows,
+    columns: recognizeColumns(rows),
+    treeSource: null,
+    currency: 'USD',
+    today: '2026-11-25',
+    mended: new Map(),
+    types: new Map(),
+    answers: new Map(),
+    fates: new Map(),
+    former: [],
+    newId: (index) => `new-${index}`,
+    ...more,
+  });
