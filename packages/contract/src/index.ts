@@ -8,3 +8,7 @@ export * from './industry';
 export * from './review';
 export * from './bench';
 export * from './problem';
+export * from './exports';
+export * from './opening';
+export * from './kept-chart';
+export * from './tax-software';

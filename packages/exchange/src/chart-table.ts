@@ -18,6 +18,8 @@ export interface ChartRow {
   readonly level: number;
   readonly parent: string;
   readonly role: 'heading' | 'posting';
+  /** The element of the kind: asset, liability … */
+  readonly element: string;
   readonly kind: string;
   readonly landing: string;
   readonly shortLabel: string;
@@ -46,6 +48,7 @@ const rowOf = (chart: Chart, node: ChartNode, amountOf: AmountOf | null): ChartR
     level: levelOf(chart, account.id),
     parent: parent?.number ?? parent?.name ?? '',
     role: account.role,
+    element: KINDS[account.kind].element,
     kind: KINDS[account.kind].name,
     landing: captionOf(account.kind),
     shortLabel: account.shortLabel,

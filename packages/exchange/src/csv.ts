@@ -1,10 +1,11 @@
 import { harmless, minorDigits, type Minor } from '@iunctus/core';
 import type { ChartRow } from './chart-table';
 
-const field = (text: string): string => {
-  const safe = harmless(text);
-  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
-};
+/** A text as a field between separators, in quotes where it needs them. Source: RFC 4180. */
+export const fieldBetween = (separator: string, text: string): string =>
+  /["\r\n]/.test(text) || text.includes(separator) ? `"${text.replaceAll('"', '""')}"` : text;
+
+const field = (text: string): string => fieldBetween(',', harmless(text));
 
 /** An amount as a plain decimal number, with all digits of its currency: -1234.50. */
 export const plainAmount = (amount: Minor, currency: string): string => {

@@ -123,7 +123,7 @@ describe('a chart as a workbook', () => {
   it('writes amounts as numbers that a person reads as printed', async () => {
     const rows = chartTable(CHART, amountOf);
     const book = await opened(await workbookOf(CHART, { rows, amounts: 'USD, October' }));
-    const cell = book.getWorksheet('Chart of accounts')?.getCell('J2');
+    const cell = book.getWorksheet('Chart of accounts')?.getCell('K2');
     expect(cell?.value).toBe(-1234.5);
     expect(cell?.numFmt).toBe('#,##0.00;(#,##0.00);"–"');
   });

@@ -26,12 +26,17 @@ const COLUMNS = [
   { header: 'Role', width: 10 },
   { header: 'Parent', width: 12 },
   { header: 'Statement line', width: 44 },
+  { header: 'Short label', width: 18 },
   { header: 'Guidance', width: 60 },
   { header: 'Notes', width: 30 },
   { header: 'Retired on', width: 12 },
 ] as const;
 
-const amountFormat = (currency: string): string => {
+/** The column whose long texts are wrapped. */
+const GUIDANCE = COLUMNS.findIndex(({ header }) => header === 'Guidance') + 1;
+
+/** A currency as spreadsheets print it: grouped, negatives in parentheses, a dash for zero. */
+export const amountFormat = (currency: string): string => {
   const digits = minorDigits(currency);
   const decimals = digits === 0 ? '' : `.${'0'.repeat(digits)}`;
   return `#,##0${decimals};(#,##0${decimals});"–"`;
@@ -45,12 +50,14 @@ const cellsOf = (row: ChartRow): string[] =>
     row.role,
     row.parent,
     row.landing,
+    row.shortLabel,
     row.guidance,
     row.notes,
     row.retiredOn,
   ].map(harmless);
 
-const styleHead = (sheet: ExcelJS.Worksheet, columns: number): void => {
+/** A bold, frozen head with filters. */
+export const styleHead = (sheet: ExcelJS.Worksheet, columns: number): void => {
   sheet.getRow(1).font = { bold: true };
   sheet.getRow(1).border = { bottom: { style: 'thin' } };
   sheet.views = [{ state: 'frozen', ySplit: 1 }];
@@ -64,7 +71,7 @@ const addAccount = (sheet: ExcelJS.Worksheet, row: ChartRow, parts: WorkbookPart
   const added = sheet.addRow(cellsOf(row));
   added.outlineLevel = Math.min(row.level - 1, DEEPEST);
   added.getCell(2).alignment = { indent: row.level - 1 };
-  added.getCell(7).alignment = { wrapText: true, vertical: 'top' };
+  added.getCell(GUIDANCE).alignment = { wrapText: true, vertical: 'top' };
   added.font = { bold: row.role === 'heading' };
   if (row.amount === null) return;
   const cell = added.getCell(COLUMNS.length + 1);

@@ -1,0 +1,95 @@
+import { formatAmount } from '@iunctus/core';
+import pdfmake from 'pdfmake';
+import roboto from 'pdfmake/fonts/Roboto.js';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import type { ChartRow } from './chart-table';
+
+pdfmake.setFonts(roboto);
+// Nothing is fetched, and no file but the fonts is read, whatever a text holds.
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path) => path.endsWith('.ttf'));
+
+/** A chart to be printed. */
+export interface PrintedChart {
+  readonly client: string;
+  readonly currency: string;
+  /** “Revision 3, 25 November 2026”. */
+  readonly subtitle: string;
+  readonly rows: readonly ChartRow[];
+  /** As the chart stands, or under the statement lines to which accounts lead. */
+  readonly by: 'number' | 'statement';
+  readonly guidance: boolean;
+  /** What the column of amounts is headed with; `null` without one. */
+  readonly amounts: string | null;
+}
+
+const INDENT = 12;
+
+const nameCell = (row: ChartRow, { by, guidance }: PrintedChart): TableCell => ({
+  stack: [
+    { text: row.name, bold: row.role === 'heading', decoration: row.retiredOn === '' ? undefined : 'lineThrough' },
+    ...(guidance && row.guidance !== '' ? [{ text: row.guidance, fontSize: 8, color: '#5f566a' }] : []),
+  ],
+  margin: [by === 'number' ? (row.level - 1) * INDENT : 0, 0, 0, 0],
+}) as TableCell; // prettier-ignore
+
+const cellsOf = (row: ChartRow, chart: PrintedChart): TableCell[] => [
+  { text: row.number, color: '#5f566a' },
+  nameCell(row, chart),
+  { text: row.kind, fontSize: 8 },
+  ...(chart.amounts === null
+    ? []
+    : [{ text: row.amount === null ? '' : formatAmount(row.amount, { currency: chart.currency, zero: '–' }), alignment: 'right' as const }]),
+]; // prettier-ignore
+
+const tableOf = (rows: readonly ChartRow[], chart: PrintedChart): Content => {
+  const head = ['Number', 'Name', 'Kind', ...(chart.amounts === null ? [] : [chart.amounts])];
+  return {
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: [54, '*', 120, ...(chart.amounts === null ? [] : [84])],
+      body: [
+        head.map((text, column) => ({ text, bold: true, fontSize: 8, alignment: column === 3 ? 'right' : 'left' })),
+        ...rows.map((row) => cellsOf(row, chart)),
+      ] as TableCell[][],
+    },
+    layout: 'lightHorizontalLines',
+  };
+}; // prettier-ignore
+
+/** Accounts under the statement lines to which they lead, in the order in which those come. */
+const byStatement = (chart: PrintedChart): Content[] => {
+  const lines = new Map<string, ChartRow[]>();
+  for (const row of chart.rows) {
+    if (row.role === 'heading') continue;
+    const landing = row.landing === '' ? 'On no statement' : row.landing;
+    lines.set(landing, [...(lines.get(landing) ?? []), row]);
+  }
+  return [...lines].flatMap(([landing, rows]) => [
+    { text: landing, bold: true, margin: [0, 12, 0, 4] } as Content,
+    tableOf(rows, chart),
+  ]);
+};
+
+/** A chart of accounts as a PDF: by number as it stands, or by statement line; with balances and guidance or without. */
+export const writePrintedChart = async (chart: PrintedChart): Promise<Uint8Array> => {
+  const document = pdfmake.createPdf({
+    pageSize: 'A4',
+    pageMargins: [42, 48, 42, 48],
+    defaultStyle: { font: 'Roboto', fontSize: 9.5, lineHeight: 1.15 },
+    info: { title: `${chart.client}: chart of accounts` },
+    footer: (page, pages) => ({
+      text: `${chart.client} · ${page} of ${pages}`,
+      fontSize: 8,
+      alignment: 'center',
+      margin: [0, 16, 0, 0],
+    }),
+    content: [
+      { text: chart.client, fontSize: 17, bold: true },
+      { text: `Chart of accounts. ${chart.subtitle}`, margin: [0, 2, 0, 12], color: '#5f566a' },
+      ...(chart.by === 'number' ? [tableOf(chart.rows, chart)] : byStatement(chart)),
+    ],
+  });
+  return new Uint8Array(await document.getBuffer());
+};

@@ -1,0 +1,78 @@
+import { harmless, minorDigits, type Minor } from '@iunctus/core';
+import ExcelJS from 'exceljs';
+import { amountFormat, styleHead } from './workbook';
+
+/** An account of a line as a tax preparer reads it. */
+export interface ReturnAccountRow {
+  readonly title: string;
+  readonly amount: Minor;
+}
+
+/** A line of the return as a tax preparer reads it. */
+export interface ReturnRow {
+  readonly line: string;
+  readonly words: string;
+  readonly copy: number;
+  readonly amount: Minor;
+  readonly accounts: readonly ReturnAccountRow[];
+}
+
+/** A return as a workbook is made of it. */
+export interface ReturnWorkbook {
+  readonly client: string;
+  /** “Form 1120, print of 2024”. */
+  readonly form: string;
+  readonly currency: string;
+  /** “January to December 2026”. */
+  readonly year: string;
+  /** What must be looked at before the amounts are used, an account and the reason each. */
+  readonly toLookAt: readonly { readonly title: string; readonly why: string; readonly amount: Minor }[];
+  readonly rows: readonly ReturnRow[];
+} // prettier-ignore
+
+const setAmount = (cell: ExcelJS.Cell, amount: Minor, currency: string): void => {
+  cell.value = amount / 10 ** minorDigits(currency);
+  cell.numFmt = amountFormat(currency);
+};
+
+const addToLookAt = (book: ExcelJS.Workbook, { toLookAt, currency }: ReturnWorkbook): void => {
+  if (toLookAt.length === 0) return;
+  const sheet = book.addWorksheet('To look at first');
+  sheet.columns = [
+    { header: 'The account', width: 44 },
+    { header: 'Why', width: 60 },
+    { header: 'Amount', width: 16 },
+  ];
+  styleHead(sheet, 3);
+  for (const { title, why, amount } of toLookAt)
+    setAmount(sheet.addRow([harmless(title), why]).getCell(3), amount, currency);
+};
+
+/** A return as a sheet: a row for each line and copy, the accounts that make it up folded below. */
+export const writeReturnWorkbook = async (parts: ReturnWorkbook): Promise<Uint8Array> => {
+  const book = new ExcelJS.Workbook();
+  book.title = `${parts.client}: ${parts.form}`;
+  addToLookAt(book, parts);
+  const sheet = book.addWorksheet('Return lines', { properties: { outlineLevelRow: 1 } });
+  sheet.columns = [
+    { header: 'Line', width: 10 },
+    { header: 'Words', width: 52 },
+    { header: 'Copy', width: 7 },
+    { header: parts.currency, width: 18 },
+  ];
+  sheet.properties.outlineProperties = { summaryBelow: false, summaryRight: false };
+  styleHead(sheet, 4);
+  sheet.headerFooter.oddHeader = `&L${parts.client}, ${parts.year}&R${parts.form}`;
+  for (const { line, words, copy, amount, accounts } of parts.rows) {
+    const row = sheet.addRow([line, words, copy]);
+    row.font = { bold: true };
+    setAmount(row.getCell(4), amount, parts.currency);
+    for (const { title, amount: own } of accounts) {
+      const below = sheet.addRow(['', harmless(title)]);
+      below.outlineLevel = 1;
+      below.getCell(2).alignment = { indent: 1 };
+      setAmount(below.getCell(4), own, parts.currency);
+    }
+  }
+  return new Uint8Array(await book.xlsx.writeBuffer());
+};
