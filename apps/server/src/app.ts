@@ -3,14 +3,18 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type pg from 'pg';
 import { accessRoutes, gate } from './access/access.routes';
+import { backupRoutes } from './backups/backups.routes';
 import { balanceRoutes } from './balances/balances.routes';
 import { clientRoutes } from './clients/clients.routes';
 import { errorHandler } from './http/errors';
 import { exportRoutes } from './exports/exports.routes';
 import { industryRoutes } from './industries/industries.routes';
 import { openApi } from './http/open-api';
+import { keptChartRoutes } from './kept-charts/kept-charts.routes';
+import { openingRoutes } from './openings/openings.routes';
 import { ProblemError } from './http/problem';
 import { proposalRoutes } from './proposals/proposals.routes';
+import { simulatedRoutes } from './simulated/simulated.routes';
 import { splitRoutes } from './splits/splits.routes';
 import { reviewRoutes } from './reviews/reviews.routes';
 import { revisionRoutes } from './revisions/revisions.routes';
@@ -60,6 +64,10 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     reviewRoutes(pool),
     industryRoutes(),
     exportRoutes(pool),
+    backupRoutes(pool),
+    keptChartRoutes(pool),
+    openingRoutes(pool),
+    simulatedRoutes(),
   );
   app.use('/api', () => {
     throw new ProblemError({ code: 'notFound' });

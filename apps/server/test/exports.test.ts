@@ -64,6 +64,54 @@ describe('taking a chart out', () => {
     expect(whole['history']).toHaveLength(3);
   });
 
+  const YEAR = '?first=2026-01&last=2026-10';
+
+  it('gives a printed chart, by number or by statement', async () => {
+    const printed = await take('pdf', `${YEAR}&by=statement&guidance=yes`);
+    expect(printed.headers.get('content-type')).toContain('application/pdf');
+    expect((await printed.text()).slice(0, 5)).toBe('%PDF-');
+  });
+
+  it('gives auditors balances that sum to zero at both ends', async () => {
+    const [, ...rows] = parse(await (await take('audit-balances', YEAR)).text(), {
+      delimiter: '|',
+    }) as string[][];
+    const cents = (column: number) =>
+      rows.reduce((sum, row) => sum + Math.round(Number(row[column]) * 100), 0);
+    expect([cents(4), cents(5)]).toEqual([0, 0]);
+    expect(rows.some((row) => row[5] !== '0.00')).toBe(true);
+  });
+
+  it('gives auditors accounts as a standard file and as a table', async () => {
+    const { accounts } = await benchChart(maren, clientId);
+    const xml = await (await take('audit-file', YEAR)).text();
+    expect(xml.match(/<Account>/g)).toHaveLength(accounts.length);
+    const table = await (await take('audit-accounts', YEAR)).text();
+    expect(table.trim().split('\r\n')).toHaveLength(accounts.length + 1);
+  });
+
+  it('gives the return as a sheet and as a file that the simulated tax software accepts', async () => {
+    const bytes = Buffer.from(await (await take('return', YEAR)).arrayBuffer());
+    const rows = await readSheet(bytes, 'Return lines');
+    expect(rows.map(([line]) => line)).toContain('1a');
+    const file: unknown = await (await take('return-file', YEAR)).json();
+    const answer = await maren.ask('POST', '/simulated/tax-software', file);
+    expect(answer.body).toMatchObject({ accepted: true, form: 'Form 1065', objections: [] });
+    const wrong = { ...(file as object), amounts: [{ line: '99', copy: 1, amount: 5 }] };
+    const refused = await maren.ask('POST', '/simulated/tax-software', wrong);
+    expect(refused.body).toMatchObject({
+      accepted: false,
+      objections: ['Form 1065 has no line 99.'],
+    });
+  });
+
+  it('asks for the months where a file says nothing without them', async () => {
+    const refused = await take('audit-balances');
+    expect(refused.status).toBe(400);
+    expect(await refused.text()).toContain('names the first month');
+    expect((await take('csv', '?first=2026-07')).status).toBe(400);
+  });
+
   it('gives nothing to strangers, nor in a format that there is not', async () => {
     expect((await take('csv', '', '')).status).toBe(401);
     expect((await take('docx')).status).toBe(404);

@@ -40,6 +40,12 @@ export const freshDatabase = async (): Promise<pg.Pool> => {
   return pool;
 };
 
+/** A database of its own without anything in it, not even tables. */
+export const emptyDatabase = async (): Promise<pg.Pool> => poolOn(await createDatabase());
+
+/** Where the migrations are. */
+export const MIGRATIONS = join(ROOT, 'migrations');
+
 /** Loads the demo practice. */
 export const withDemo = (pool: pg.Pool, fresh = false) => loadDemo(pool, { folder: DEMO, fresh });
 

@@ -3,6 +3,7 @@ import type { Problem } from '@iunctus/contract';
 /** What a broken constraint means to the user; any other is a fault of ours. */
 const MEANINGS: Readonly<Record<string, Problem>> = {
   client_name_unique: { code: 'nameTaken' },
+  kept_chart_name_unique: { code: 'nameTaken' },
   account_pkey: { code: 'badRequest', issues: [{ field: 'account.id', rule: 'is taken' }] },
 };
 

@@ -7,8 +7,11 @@ import { inTransactionOn } from './transaction';
 /** One at a time, whichever server starts first. */
 const MIGRATION_LOCK = 817_263_541;
 
-/** Brings the database forward by the files of `folder`, in the order of their names. Gives the names that ran. */
-export const migrate = (pool: pg.Pool, folder: string): Promise<readonly string[]> =>
+/**
+ * Brings the database forward by the files of `folder`, in the order of their names, up to `last` where it is
+ * named. Gives the names that ran.
+ */
+export const migrate = (pool: pg.Pool, folder: string, last?: string): Promise<readonly string[]> =>
   inTransactionOn(pool, async (transaction) => {
     await transaction.query('SELECT pg_advisory_xact_lock($1)', [MIGRATION_LOCK]);
     await transaction.query(
@@ -19,7 +22,7 @@ export const migrate = (pool: pg.Pool, folder: string): Promise<readonly string[
     });
     const ran = new Set(done.map(({ name }) => name));
     const files = (await readdir(folder)).filter((file) => file.endsWith('.sql')).sort();
-    const pending = files.filter((file) => !ran.has(file));
+    const pending = files.filter((file) => !ran.has(file) && file <= (last ?? file));
     for (const name of pending) {
       await transaction.query(await readFile(join(folder, name), 'utf8'));
       await change(transaction, {

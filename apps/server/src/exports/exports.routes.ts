@@ -1,4 +1,4 @@
-import { BalancesQuery } from '@iunctus/contract';
+import { ExportQuery } from '@iunctus/contract';
 import { Router } from 'express';
 import type pg from 'pg';
 import { idIn, read, viewerOf } from '../http/handle';
@@ -10,11 +10,11 @@ export const exportRoutes = (pool: pg.Pool): Router => {
   const router = Router();
   router.get('/clients/:clientId/exports/:format', async (request, response) => {
     const format = EXPORT_FORMATS.find((one) => one === request.params['format']);
-    const wanted = Object.keys(request.query).length > 0;
     const { name, type, content } = await exportChart(pool, viewerOf(response), {
       clientId: idIn(request, 'clientId'),
       format: format ?? problem({ code: 'notFound' }),
-      period: wanted ? read(BalancesQuery, request.query) : null,
+      query: read(ExportQuery, request.query),
+      today: new Date().toISOString().slice(0, 10),
     });
     response.attachment(name).type(type);
     response.send(typeof content === 'string' ? content : Buffer.from(content));

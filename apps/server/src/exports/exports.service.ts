@@ -1,31 +1,38 @@
-import type { BalancesQuery } from '@iunctus/contract';
+import type { ExportQuery } from '@iunctus/contract';
+import type { Chart, Period } from '@iunctus/core';
 import {
-  chartFrom,
-  knownAccount,
-  ledgerOf,
-  rollUpOver,
-  shownAmount,
-  type Chart,
-  type ChartNode,
-  type Minor,
-} from '@iunctus/core';
-import {
-  chartTable,
+  writeAuditAccounts,
+  writeAuditBalances,
+  writeAuditXml,
   writeCsv,
   writeJson,
+  writePrintedChart,
+  writeReturnWorkbook,
   writeWorkbook,
   type CrosswalkLine,
 } from '@iunctus/exchange';
+import { knownAccount } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
-import { balancesOf } from '../balances/balances.service';
 import { clientOf } from '../clients/clients.service';
 import { problem } from '../http/problem';
-import { benchOf } from '../proposals/proposals.service';
 import { listRevisions } from '../revisions/revisions.service';
+import { auditRowsOf } from './audit-rows';
+import { adoptedChart, tableOf, type Taken } from './export-source';
+import { returnFileOf, returnPartsOf } from './return-parts';
 
-/** The formats in which a chart is taken out. */
-export const EXPORT_FORMATS = ['csv', 'xlsx', 'json'] as const;
+/** The formats in which a chart, its balances and its return are taken out. */
+export const EXPORT_FORMATS = [
+  'csv',
+  'xlsx',
+  'json',
+  'pdf',
+  'audit-file',
+  'audit-accounts',
+  'audit-balances',
+  'return',
+  'return-file',
+] as const;
 export type ExportFormat = (typeof EXPORT_FORMATS)[number];
 
 /** A file to hand out. */
@@ -35,37 +42,37 @@ export interface Exported {
   readonly content: string | Uint8Array;
 }
 
-const TYPES: Readonly<Record<ExportFormat, string>> = {
-  csv: 'text/csv; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-  json: 'application/json; charset=utf-8',
+const XLSX = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+const JSON_TYPE = 'application/json; charset=utf-8';
+
+/** What each file is called after the client's name, and of what type it is. */
+const FILES: Readonly<Record<ExportFormat, readonly [name: string, type: string]>> = {
+  csv: ['chart of accounts.csv', 'text/csv; charset=utf-8'],
+  xlsx: ['chart of accounts.xlsx', XLSX],
+  json: ['chart of accounts.json', JSON_TYPE],
+  pdf: ['chart of accounts.pdf', 'application/pdf'],
+  'audit-file': ['audit file.xml', 'application/xml; charset=utf-8'],
+  'audit-accounts': ['audit accounts.txt', 'text/plain; charset=utf-8'],
+  'audit-balances': ['audit balances.txt', 'text/plain; charset=utf-8'],
+  return: ['return lines.xlsx', XLSX],
+  'return-file': ['return.json', JSON_TYPE],
 };
 
 interface Asked {
   readonly clientId: string;
   readonly format: ExportFormat;
-  /** With amounts for these months; `null` without any. */
-  readonly period: BalancesQuery | null;
+  readonly query: ExportQuery;
+  /** Today as a calendar date. */
+  readonly today: string;
 }
 
-/** The chart as adopted, as the viewer may see it. */
-const chartOf = async (pool: pg.Pool, viewer: Viewer, clientId: string) => {
-  const { chart } = await benchOf(pool, viewer, clientId);
-  if (chart === null) return problem({ code: 'notFound' });
-  const { accounts, revision, ...parts } = chart;
-  return { chart: chartFrom(accounts, parts), revision };
-};
+const periodIn = ({ first, last }: ExportQuery): Period | null =>
+  first === undefined || last === undefined ? null : { first, last };
 
-const amountsOf = async (
-  pool: pg.Pool,
-  viewer: Viewer,
-  { clientId, period }: Asked,
-): Promise<((node: ChartNode) => Minor) | null> => {
-  if (period === null) return null;
-  const { amounts, splits } = await balancesOf(pool, viewer, { clientId, ...period });
-  const rollUp = rollUpOver(ledgerOf([...amounts, ...splits]));
-  return (node) => shownAmount(node.account.kind, rollUp.total(node));
-};
+/** Some formats say nothing without the months of their amounts. */
+const periodOf = (query: ExportQuery): Period =>
+  periodIn(query) ??
+  problem({ code: 'badRequest', issues: [{ field: 'first', rule: 'names the first month' }] });
 
 const crosswalkOf = async (
   pool: pg.Pool,
@@ -83,27 +90,64 @@ const crosswalkOf = async (
   );
 };
 
-/** A client's chart as a file: a table, a workbook, or everything with its history. */
+const amountsHead = (currency: string, period: Period | null): string | null =>
+  period === null ? null : `${currency}, ${period.first} to ${period.last}`;
+
+const printed = async (taken: Taken, { query, today }: Asked): Promise<Uint8Array> => {
+  const period = periodIn(query);
+  return writePrintedChart({
+    client: taken.client.name,
+    currency: taken.client.currency,
+    subtitle: `Revision ${taken.revision}, printed ${today}`,
+    rows: await tableOf(taken, period),
+    by: query.by ?? 'number',
+    guidance: query.guidance === 'yes',
+    amounts: amountsHead(taken.client.currency, period),
+  });
+};
+
+const content = async (taken: Taken, asked: Asked): Promise<Exported['content']> => {
+  const { pool, viewer, client, chart, revision } = taken;
+  const { format, query, clientId } = asked;
+  switch (format) {
+    case 'json': {
+      const history = await listRevisions(pool, viewer, clientId);
+      return writeJson(chart, { client: client.name, revision, history });
+    }
+    case 'csv':
+      return writeCsv(await tableOf(taken, periodIn(query)), client.currency);
+    case 'xlsx':
+      return writeWorkbook({
+        client: client.name,
+        currency: client.currency,
+        rows: await tableOf(taken, periodIn(query)),
+        amounts: amountsHead(client.currency, periodIn(query)),
+        crosswalk: await crosswalkOf(pool, viewer, { clientId, chart }),
+      });
+    case 'pdf':
+      return printed(taken, asked);
+    case 'return':
+      return writeReturnWorkbook(await returnPartsOf(taken, periodOf(query)));
+    case 'return-file':
+      return `${JSON.stringify(await returnFileOf(taken, periodOf(query)), null, 2)}\n`;
+    default: {
+      const { rows, head } = await auditRowsOf(taken, periodOf(query), asked.today);
+      if (format === 'audit-file') return writeAuditXml(rows, head);
+      return format === 'audit-accounts'
+        ? writeAuditAccounts(rows)
+        : writeAuditBalances(rows, head);
+    }
+  }
+};
+
+/** A client's chart as a file, as adopted and as the viewer may see it. */
 export const exportChart = async (
   pool: pg.Pool,
   viewer: Viewer,
   asked: Asked,
 ): Promise<Exported> => {
-  const { clientId, format, period } = asked;
-  const { name: client, currency } = await clientOf(pool, viewer, clientId);
-  const { chart, revision } = await chartOf(pool, viewer, clientId);
-  const named = (content: Exported['content']): Exported => ({
-    name: `${client} chart of accounts.${format}`,
-    type: TYPES[format],
-    content,
-  });
-  if (format === 'json') {
-    const history = await listRevisions(pool, viewer, clientId);
-    return named(writeJson(chart, { client, revision, history }));
-  }
-  const rows = chartTable(chart, await amountsOf(pool, viewer, asked));
-  if (format === 'csv') return named(writeCsv(rows, currency));
-  const crosswalk = await crosswalkOf(pool, viewer, { clientId, chart });
-  const amounts = period === null ? null : `${currency}, ${period.first} to ${period.last}`;
-  return named(await writeWorkbook({ client, currency, rows, amounts, crosswalk }));
+  const client = await clientOf(pool, viewer, asked.clientId);
+  const taken = { pool, viewer, client, ...(await adoptedChart(pool, viewer, asked.clientId)) };
+  const [name, type] = FILES[asked.format];
+  return { name: `${client.name} ${name}`, type, content: await content(taken, asked) };
 };

@@ -8,6 +8,7 @@ import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
 import { deleteProposal, maybeProposal } from '../proposals/proposals.queries';
+import { settleOrigin } from '../kept-charts/kept-charts.queries';
 import { storeSplits } from '../splits/split-postings';
 import { insertRevision, manyLandedSince } from './revisions.queries';
 
@@ -78,6 +79,8 @@ export const adopt = (
     await deleteProposal(transaction, head, viewer.userId);
     if (steps.length === 0) return { revision: head.revision };
     const landed = await land(transaction, head, steps);
+    const stepIds = steps.map(({ id }) => id);
+    await settleOrigin(transaction, viewer, { clientId: asked.clientId, stepIds });
     const number = head.revision + 1;
     const { note } = asked.request;
     await insertRevision(transaction, head, {

@@ -1,0 +1,70 @@
+import {
+  knownAccount,
+  RETURN_FORMS,
+  returnFile,
+  returnSheet,
+  titleOf,
+  type Chart,
+  type Misplaced,
+  type Period,
+  type ReturnFile,
+  type ReturnSheet,
+} from '@iunctus/core';
+import type { ReturnWorkbook } from '@iunctus/exchange';
+import { problem } from '../http/problem';
+import { yearUpTo, type Taken } from './export-source';
+
+const WHY: Readonly<Record<Misplaced['why'], string>> = {
+  noLine:
+    'The form has no line for its kind. Choose one in its settings, or another form takes it.',
+  otherForm: 'Its line is on another form than the client files. Choose one of this form.',
+  twice: 'It stands below an account that goes to another line. Both are counted where they say.',
+};
+
+const sheetOf = async (taken: Taken, { last }: Period): Promise<ReturnSheet> =>
+  returnSheet(taken.chart, await yearUpTo(taken, last), taken.client) ??
+  problem({
+    code: 'badRequest',
+    issues: [{ field: 'format', rule: 'no return form is known for this country and legal form' }],
+  });
+
+const titleIn = (chart: Chart, id: string): string => {
+  const account = knownAccount(chart, id);
+  return account === undefined ? '' : titleOf(account);
+};
+
+/** The client's return for the fiscal year in which a period ends, as a workbook is made of it. */
+export const returnPartsOf = async (taken: Taken, period: Period): Promise<ReturnWorkbook> => {
+  const { chart, client } = taken;
+  const sheet = await sheetOf(taken, period);
+  const form = RETURN_FORMS[sheet.form];
+  return {
+    client: client.name,
+    form: `${form?.name ?? sheet.form}, print of ${form?.year ?? ''}`,
+    currency: client.currency,
+    year: `${period.first} to ${period.last}`,
+    toLookAt: sheet.misplaced.map(({ id, why, amount }) => ({
+      title: titleIn(chart, id),
+      why: WHY[why],
+      amount,
+    })),
+    rows: sheet.amounts.map(({ line, copy, amount, accounts, results }) => ({
+      line: line.line,
+      words: line.words,
+      copy,
+      amount,
+      accounts: [
+        ...accounts.map((one) => ({ title: titleIn(chart, one.id), amount: one.amount })),
+        ...(results === null || results === 0
+          ? []
+          : [{ title: 'Results that no entry has closed', amount: results }]),
+      ],
+    })),
+  };
+};
+
+/** The same return as the file that tax software takes. */
+export const returnFileOf = async (taken: Taken, period: Period): Promise<ReturnFile> => {
+  const { name: filer, currency } = taken.client;
+  return returnFile(await sheetOf(taken, period), { filer, currency, ...period });
+};
