@@ -11,6 +11,7 @@ module.exports = {
     'bench-worker\\.factory$': '<rootDir>/src/testing/bench-worker.stub.ts',
     '^@iunctus/core$': '<rootDir>/../../packages/core/src/index.ts',
     '^@iunctus/core/testing$': '<rootDir>/../../packages/core/src/testing/index.ts',
+    '^@iunctus/exchange/reading$': '<rootDir>/../../packages/exchange/src/reading/index.ts',
     '^@iunctus/contract$': '<rootDir>/../../packages/contract/src/index.ts',
   },
 };

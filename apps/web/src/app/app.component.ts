@@ -30,7 +30,7 @@ export class AppComponent {
     ),
     { initialValue: '' },
   );
-  protected readonly framed = computed(() => this.url().startsWith('/clients'));
+  protected readonly framed = computed(() => /^\/(clients|starting-charts)/.test(this.url()));
   protected readonly clientId = computed(() => /^\/clients\/([^/]+)/.exec(this.url())?.[1] ?? null);
   protected readonly icons = {
     clients: Users,

@@ -16,6 +16,12 @@ export const ROUTES: Routes = [
       import('./clients/pages/clients-frame.page').then((m) => m.ClientsFramePage),
   },
   {
+    path: 'starting-charts',
+    canActivate: [signedInGuard],
+    title: 'Starting charts · Iunctus',
+    loadComponent: () => import('./clients/pages/kept-charts.page').then((m) => m.KeptChartsPage),
+  },
+  {
     path: 'clients/:clientId',
     canActivate: [signedInGuard],
     loadComponent: () => import('./bench/pages/client.page').then((m) => m.ClientPage),
@@ -49,6 +55,11 @@ export const ROUTES: Routes = [
         path: 'exchange',
         title: 'Exchange · Iunctus',
         loadComponent: () => import('./exchange/pages/exchange.page').then((m) => m.ExchangePage),
+      },
+      {
+        path: 'import',
+        title: 'Bring a list in · Iunctus',
+        loadComponent: () => import('./importing/pages/import.page').then((m) => m.ImportPage),
       },
       {
         path: 'proposal',

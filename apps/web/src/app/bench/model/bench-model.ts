@@ -225,11 +225,11 @@ export class BenchModel {
   }
 
   /** Proposes operations as one step. Gives the refusal, and changes nothing, when a rule says no. */
-  propose(operations: readonly Operation[]): Refusal | null {
+  propose(operations: readonly Operation[], id: string = crypto.randomUUID()): Refusal | null {
     if (operations.length === 0) return null;
     const outcome = applyAll(this.chart(), operations);
     if (!outcome.ok) return outcome.refusal;
-    const step = { id: crypto.randomUUID(), operations };
+    const step = { id, operations };
     this.store.dispatch(BenchPageActions.stepProposed({ step }));
     return null;
   }

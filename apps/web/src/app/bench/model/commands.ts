@@ -8,7 +8,8 @@ import { Sheets } from './sheets';
 import type { TreeAction } from './tree-keys';
 
 /** A place of a client, by the last part of its address. */
-export type PlaceName = 'chart' | 'numbers' | 'outline' | 'exchange' | 'history' | 'start';
+export type PlaceName =
+  'chart' | 'numbers' | 'outline' | 'exchange' | 'import' | 'history' | 'start';
 
 /** Something that can be done from the command field. */
 export interface Command {
@@ -69,8 +70,9 @@ export const COMMANDS: readonly Command[] = [
   place('Go to numbers: plan and renumbering', 'numbers'),
   place('Go to the outline: many accounts at once', 'outline'),
   place('Go to the exchange: download the chart', 'exchange'),
+  place('Bring a list in: from a file or a spreadsheet', 'import'),
   place('Go to the history: revisions', 'history'),
-  place('Go to the starting charts', 'start'),
+  place('Starting charts: add accounts for stock, wages, vehicles …', 'start'),
   other('Go to all clients', '', { type: 'clients' }),
 ];
 

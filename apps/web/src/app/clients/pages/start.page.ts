@@ -1,34 +1,71 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { IndustriesAnswer } from '@iunctus/contract';
 import {
+  accountCount,
+  chartFrom,
   composeStartingChart,
+  copyStructure,
+  COUNTRIES,
+  countryOf,
   findTrades,
   INDUSTRIES,
   INDUSTRY_CODES,
-  KINDS,
   LEGAL_FORMS,
+  legalFormsIn,
+  namesThere,
+  planStartingInto,
+  startingCount,
   startingOperations,
+  TOPICS,
+  usualAnswers,
+  withoutStruck,
+  type Channels,
+  type CountryCode,
   type IndustryCode,
-  type KindCode,
   type LegalForm,
+  type Operation,
+  type Refusal,
+  type StartingAnswers,
+  type StartingChoice,
+  type Topic,
 } from '@iunctus/core';
 import { catchError, debounceTime, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
+import { BenchModel } from '../../bench/model/bench-model';
 import { BenchPageActions } from '../../bench/state/bench.actions';
 import { benchFeature } from '../../bench/state/bench.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
-import { ElementMarkComponent } from '../../shared/components/element-mark.component';
-import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
-import { landingWords } from '../../shared/words/statement-words';
+import { COUNTRY_WORDS, LEGAL_FORM_WORDS } from '../../shared/words/client-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { ClientsPageActions } from '../state/clients.actions';
+import { clientsFeature } from '../state/clients.feature';
+import { KeptStartComponent } from '../components/kept-start.component';
+import { QuestionsFormComponent, type ChannelCounts } from '../components/questions-form.component';
+import { StartingPreviewComponent } from '../components/starting-preview.component';
 
-/** Choosing a starting chart: the trade, the legal form, and the tree that they give. */
+/** Choosing a starting chart: trade, legal form, country and answers, and the accounts that they give. */
 @Component({
   selector: 'iu-start-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ElementMarkComponent, FocusFirstDirective, RouterLink],
+  imports: [
+    NgTemplateOutlet,
+    FocusFirstDirective,
+    KeptStartComponent,
+    QuestionsFormComponent,
+    RouterLink,
+    StartingPreviewComponent,
+  ],
   templateUrl: './start.page.html',
   styleUrl: './start.page.css',
 })
@@ -36,9 +73,14 @@ export class StartPage {
   private readonly api = inject(ApiService);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  protected readonly model = inject(BenchModel);
   protected readonly client = this.store.selectSignal(benchFeature.selectClient);
+  private readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  private readonly clients = this.store.selectSignal(clientsFeature.selectClients);
   private readonly chosenIndustry = signal<IndustryCode | null>(null);
   private readonly chosenForm = signal<LegalForm | null>(null);
+  private readonly chosenCountry = signal<CountryCode | null>(null);
+  protected readonly refusal = signal<Refusal | null>(null);
 
   /** Plain words or digits by which the trade is looked for. */
   protected readonly query = signal('');
@@ -59,21 +101,92 @@ export class StartPage {
   /** The industry that was taken from the classification, and what its chart is made for. */
   protected readonly taken = signal<IndustriesAnswer[number] | null>(null);
   protected readonly industries = INDUSTRIES;
-  protected readonly legalForms = LEGAL_FORMS;
   protected readonly legalFormWords = LEGAL_FORM_WORDS;
+  protected readonly countries = COUNTRIES;
+  protected readonly countryWords = COUNTRY_WORDS;
 
   protected readonly industry = computed(
     () => this.chosenIndustry() ?? this.client()?.industry ?? INDUSTRY_CODES[0],
   );
-  protected readonly legalForm = computed(
-    () => this.chosenForm() ?? this.client()?.legalForm ?? LEGAL_FORMS[0],
+  protected readonly country = computed(
+    () => this.chosenCountry() ?? countryOf(this.client()?.country ?? 'US'),
   );
-  protected readonly groups = computed(() =>
-    composeStartingChart({ industry: this.industry(), legalForm: this.legalForm() }),
+  protected readonly legalForms = computed(() => legalFormsIn(this.country(), LEGAL_FORMS));
+  protected readonly legalForm = computed(() => {
+    const form = this.chosenForm() ?? this.client()?.legalForm ?? LEGAL_FORMS[0];
+    return this.legalForms().includes(form) ? form : 'corporation';
+  });
+  /** Another trade asks anew. */
+  protected readonly answers = linkedSignal<StartingAnswers>(() => usualAnswers(this.industry()));
+  private readonly choice = computed<Required<StartingChoice>>(() => ({
+    industry: this.industry(),
+    legalForm: this.legalForm(),
+    country: this.country(),
+    answers: this.answers(),
+  }));
+  protected readonly groups = computed(() => composeStartingChart(this.choice()));
+
+  /** Whether the client has accounts already, to which something is only added. */
+  protected readonly living = computed(() => accountCount(this.model.chart()) > 0);
+  protected readonly there = computed<ReadonlySet<string>>(() =>
+    this.living() ? namesThere(this.model.chart(), this.groups()) : new Set(),
   );
-  protected readonly count = computed(() =>
-    this.groups().reduce((sum, group) => sum + 1 + group.accounts.length, 0),
+  private readonly struckOrTicked = signal<ReadonlySet<string>>(new Set());
+  /** Topics that were answered otherwise than usual for the trade. */
+  private readonly asked = computed<ReadonlySet<Topic>>(() => {
+    const usual = usualAnswers(this.industry()).has;
+    return new Set(TOPICS.filter((topic) => usual[topic] !== this.answers().has[topic]));
+  });
+  /** What is not wanted: on a new chart what was struck out, on a living one all but what an answer asks for. */
+  protected readonly struck = computed<ReadonlySet<string>>(() => {
+    const turned = this.struckOrTicked();
+    const lines = this.groups().flatMap(({ accounts }) => accounts);
+    const wanted = lines.filter(({ name, topic }) => {
+      const usual = !this.living() || (topic !== null && topic !== 'payouts' && this.asked().has(topic));
+      return usual !== turned.has(name);
+    });
+    const kept = new Set(wanted.map(({ name }) => name));
+    return new Set(lines.map(({ name }) => name).filter((name) => !kept.has(name)));
+  }); // prettier-ignore
+  private readonly wanted = computed(() => withoutStruck(this.groups(), this.struck()));
+  private readonly into = computed(() =>
+    this.living()
+      ? planStartingInto(this.model.chart(), this.wanted(), () => crypto.randomUUID())
+      : null,
   );
+  protected readonly count = computed(() => {
+    const into = this.into();
+    if (into === null) return startingCount(this.wanted());
+    return into.ok ? into.operations.filter(({ type }) => type === 'addAccount').length : 0;
+  });
+  protected readonly channelCounts = computed<ChannelCounts>(() => {
+    const withApart = (apart: Channels['apart']): number => {
+      const { names } = this.answers().channels;
+      return this.countWith({ ...this.answers(), channels: { names, apart } });
+    };
+    return { accounts: withApart('accounts'), dimension: withApart('dimension') };
+  });
+  protected readonly effects = computed(() => {
+    const now = startingCount(this.groups());
+    const { has } = this.answers();
+    const turned = (topic: Topic): number =>
+      this.countWith({ ...this.answers(), has: { ...has, [topic]: !has[topic] } }) - now;
+    return Object.fromEntries(TOPICS.map((topic) => [topic, turned(topic)])) as Record<Topic, number>;
+  }); // prettier-ignore
+
+  /** Other clients that have a chart, from which its structure can be taken. */
+  protected readonly others = computed(() =>
+    this.clients().filter(({ id, chart }) => id !== this.client()?.id && chart !== null),
+  );
+  protected readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    return refusal === null ? '' : refusalWords(refusal, this.model.chart());
+  });
+
+  constructor() {
+    // Somebody may come here without having seen the list of clients.
+    if (this.clients().length === 0) this.store.dispatch(ClientsPageActions.opened());
+  }
 
   protected look(typed: Event): void {
     this.query.set((typed.target as HTMLInputElement).value);
@@ -101,27 +214,63 @@ export class StartPage {
     this.chosenForm.set(form);
   }
 
-  protected elementOf(kind: KindCode) {
-    return KINDS[kind].element;
+  protected chooseCountry(country: CountryCode): void {
+    this.chosenCountry.set(country);
   }
 
-  protected landing(kind: KindCode): string {
-    return landingWords(kind);
+  protected toggle(name: string): void {
+    const turned = new Set(this.struckOrTicked());
+    if (!turned.delete(name)) turned.add(name);
+    this.struckOrTicked.set(turned);
   }
 
   protected propose(): void {
-    const operations = startingOperations(this.groups(), () => crypto.randomUUID());
-    this.begin([{ id: crypto.randomUUID(), operations }]);
+    const into = this.into();
+    if (into === null) return this.begin(this.freshOperations());
+    if (!into.ok) return this.refusal.set(into.refusal);
+    this.refusal.set(this.model.propose(into.operations));
+    if (this.refusal() === null) this.goToChart();
   }
 
   protected startEmpty(): void {
     this.begin([]);
   }
 
-  private begin(steps: Parameters<typeof BenchPageActions.chartBegun>[0]['steps']): void {
+  /** Takes over the structure of another client's chart: accounts, plan and dimensions, nothing of the books. */
+  protected copyFrom(event: Event): void {
+    const { value } = event.target as HTMLSelectElement;
+    if (value === '') return;
+    this.api.bench(value).subscribe(({ chart }) => {
+      if (chart === null) return;
+      const { accounts, revision: _revision, ...parts } = chart;
+      this.begin(copyStructure(chartFrom(accounts, parts), () => crypto.randomUUID()));
+    });
+  }
+
+  private countWith(answers: StartingAnswers): number {
+    return startingCount(composeStartingChart({ ...this.choice(), answers }));
+  }
+
+  private freshOperations(): readonly Operation[] {
+    const { names, apart } = this.answers().channels;
+    const told = names.length > 0 && apart === 'dimension';
+    return startingOperations(this.wanted(), {
+      newId: () => crypto.randomUUID(),
+      dimension: told ? { name: 'Channel', values: names } : null,
+    });
+  }
+
+  protected begin(operations: readonly Operation[], id: string = crypto.randomUUID()): void {
     const client = this.client();
     if (client === null) return;
-    this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
-    void this.router.navigate(['/clients', client.id, 'chart']);
+    const steps = operations.length === 0 ? [] : [{ id, operations }];
+    if (this.load().status === 'noChart')
+      this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
+    else this.refusal.set(this.model.propose(operations, id));
+    if (this.refusal() === null) this.goToChart();
+  }
+
+  private goToChart(): void {
+    void this.router.navigate(['/clients', this.client()?.id, 'chart']);
   }
 }

@@ -1,62 +1,106 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import type { TaxSoftwareAnswer } from '@iunctus/contract';
+import { fiscalYearStart, RETURN_FORMS, returnFormOf, type Period } from '@iunctus/core';
+import { catchError, EMPTY } from 'rxjs';
 import { BenchModel } from '../../bench/model/bench-model';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { longPeriod } from '../../shared/words/period-words';
+import { KeepChartComponent } from '../components/keep-chart.component';
+import { BACKUP_GROUP, EXPORT_GROUPS, RETURN_OFFERS, type ExportOffer } from '../model/export-list';
 
-const FORMATS = [
-  {
-    format: 'xlsx',
-    name: 'Workbook',
-    sentence:
-      'The tree indented and folded, headings in bold, filters, the kinds as a list to choose from, and a sheet with every crosswalk.',
-  },
-  {
-    format: 'csv',
-    name: 'Table',
-    sentence: 'One line an account, with parent, level and kind: for any spreadsheet or program.',
-  },
-  {
-    format: 'json',
-    name: 'Everything',
-    sentence:
-      'The chart with every setting, merges, splits and its whole history, in an open format.',
-  },
-] as const;
-
-/** Taking the chart out, in open formats. */
+/** Taking the chart, its balances and its tax return out, in open formats; and the way to bring a list in. */
 @Component({
   selector: 'iu-exchange-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FocusFirstDirective, RouterLink],
+  imports: [FocusFirstDirective, KeepChartComponent, ProblemNoteComponent, RouterLink],
   templateUrl: './exchange.page.html',
   styleUrl: './exchange.page.css',
 })
 export class ExchangePage {
   private readonly model = inject(BenchModel);
   private readonly store = inject(Store);
+  private readonly api = inject(ApiService);
   private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
   protected readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
   protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
-  protected readonly formats = FORMATS;
   protected readonly client = this.model.client;
   protected readonly pending = this.model.changes;
-  /** Whether files bear amounts. */
+  /** Whether files of the chart bear amounts. */
   protected readonly amounts = signal(true);
+  /** Whether the printed chart bears guidance, and in which order it is. */
+  protected readonly guidance = signal(false);
+  protected readonly by = signal<'number' | 'statement'>('number');
+  protected readonly receipt = signal<TaxSoftwareAnswer | null>(null);
+  protected readonly problem = signal<ApiProblem | null>(null);
 
+  protected readonly form = computed(() => {
+    const client = this.client();
+    const form = client === null ? null : returnFormOf(client);
+    return form === null ? null : (RETURN_FORMS[form] ?? null);
+  });
+  protected readonly groups = computed(() => {
+    const form = this.form();
+    const returns = { name: `Tax return: ${form?.name ?? ''}`, offers: RETURN_OFFERS };
+    return [...EXPORT_GROUPS, ...(form === null ? [] : [returns]), BACKUP_GROUP];
+  });
   protected readonly period = computed(() => {
     const balances = this.balances();
     return balances === null ? '' : longPeriod(balances);
   });
+  /** The fiscal year in which the shown period ends, up to its end. */
+  private readonly year = computed<Period | null>(() => {
+    const [balances, client] = [this.balances(), this.client()];
+    if (balances === null || client === null) return null;
+    const { last } = balances;
+    return { first: fiscalYearStart(last, client.fiscalYearStart), last };
+  });
+  protected readonly yearWords = computed(() => {
+    const year = this.year();
+    return year === null ? '' : longPeriod(year);
+  });
 
-  protected address(format: string): string {
-    const balances = this.balances();
-    const months =
-      this.amounts() && balances !== null && format !== 'json'
-        ? `?first=${balances.first}&last=${balances.last}`
-        : '';
-    return `/api/clients/${this.client()?.id ?? ''}/exports/${format}${months}`;
+  protected address(offer: ExportOffer): string {
+    const query = new URLSearchParams(this.monthsOf(offer));
+    if (offer.format === 'pdf') {
+      query.set('by', this.by());
+      query.set('guidance', this.guidance() ? 'yes' : 'no');
+    }
+    const client = `/api/clients/${this.client()?.id ?? ''}`;
+    if (offer.format === 'backup') return `${client}/backup`;
+    const asked = query.size === 0 ? '' : `?${query.toString()}`;
+    return `${client}/exports/${offer.format}${asked}`;
+  }
+
+  private monthsOf({ amounts }: ExportOffer): Record<string, string> {
+    const wanted = amounts === 'period' || (amounts === 'wanted' && this.amounts());
+    const period = amounts === 'year' ? this.year() : wanted ? this.balances() : null;
+    return period === null ? {} : { first: period.first, last: period.last };
+  }
+
+  /** Hands the return to the simulated tax software, and shows what it says. */
+  protected send(offer: ExportOffer): void {
+    this.receipt.set(null);
+    this.problem.set(null);
+    this.api
+      .sendReturn(this.address(offer))
+      .pipe(
+        catchError((error: unknown) => {
+          this.problem.set(problemOf(error));
+          return EMPTY;
+        }),
+      )
+      .subscribe((answer) => this.receipt.set(answer));
+  }
+
+  protected receiptWords({ accepted, form, lines, objections }: TaxSoftwareAnswer): string {
+    return accepted
+      ? `The tax software took ${form} with ${lines} lines.`
+      : `The tax software took nothing. ${objections.join(' ')}`;
   }
 }

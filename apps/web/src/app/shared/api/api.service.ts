@@ -23,12 +23,21 @@ import {
   type SignInRequest,
   SplitsAnswer,
   type SplitsRequest,
+  KeepChartAnswer,
+  type KeepChartRequest,
+  KeptChartSchema,
+  KeptChartsAnswer,
+  OriginAnswer,
+  type OriginRequest,
+  OpeningAnswer,
+  type OpeningRequest,
+  TaxSoftwareAnswer,
   UndoAnswer,
   type VerdictRequest,
   WhoAnswer,
 } from '@iunctus/contract';
-import type { Period } from '@iunctus/core';
-import { map, type Observable } from 'rxjs';
+import type { KeptChart, Period } from '@iunctus/core';
+import { map, switchMap, type Observable } from 'rxjs';
 import * as v from 'valibot';
 
 const read =
@@ -99,6 +108,41 @@ export class ApiService {
   /** Industries by plain words or NAICS code, with the trade that suits each. */
   industries(words: string): Observable<IndustriesAnswer> {
     return this.http.get('/api/industries', { params: { words } }).pipe(read(IndustriesAnswer));
+  }
+
+  keptCharts(): Observable<KeptChartsAnswer> {
+    return this.http.get('/api/kept-charts').pipe(read(KeptChartsAnswer));
+  }
+
+  keptChart(id: string, version: number): Observable<KeptChart> {
+    return this.http.get(`/api/kept-charts/${id}/versions/${version}`).pipe(read(KeptChartSchema));
+  }
+
+  keepChart(clientId: string, request: KeepChartRequest): Observable<KeepChartAnswer> {
+    return this.http.post(ofClient(clientId, '/kept-chart'), request).pipe(read(KeepChartAnswer));
+  }
+
+  origin(clientId: string): Observable<OriginAnswer> {
+    return this.http.get(ofClient(clientId, '/origin')).pipe(read(OriginAnswer));
+  }
+
+  setOrigin(clientId: string, request: OriginRequest): Observable<unknown> {
+    return this.http.put(ofClient(clientId, '/origin'), request);
+  }
+
+  /** Posts what brings accounts to their opening balances. */
+  bringOpening(clientId: string, request: OpeningRequest): Observable<OpeningAnswer> {
+    return this.http
+      .post(ofClient(clientId, '/opening-balances'), request)
+      .pipe(read(OpeningAnswer));
+  }
+
+  /** Takes a return file from its address and hands it to the simulated tax software. */
+  sendReturn(address: string): Observable<TaxSoftwareAnswer> {
+    return this.http.get(address).pipe(
+      switchMap((file) => this.http.post('/api/simulated/tax-software', file)),
+      read(TaxSoftwareAnswer),
+    );
   }
 
   /** Everybody of the practice. */

@@ -1,0 +1,150 @@
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import type { OriginAnswer } from '@iunctus/contract';
+import {
+  bringVersion,
+  startFromKept,
+  type Chart,
+  type Origin,
+  type ProposalStep,
+} from '@iunctus/core';
+import { catchError, EMPTY, forkJoin, of, switchMap } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+
+const newId = (): string => crypto.randomUUID();
+
+/** Beginning from one of the practice's own charts, or bringing its newer version to a chart that did. */
+@Component({
+  selector: 'iu-kept-start',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ProblemNoteComponent],
+  template: `
+    @if (!living() && charts().length > 0) {
+      <fieldset>
+        <legend>Or from one of the practice’s own</legend>
+        <select class="text" aria-label="Begin from the practice’s chart" (change)="begin($event)">
+          <option value="">Begin from …</option>
+          @for (one of charts(); track one.id) {
+            <option [value]="one.id">
+              {{ one.name }}, version {{ one.versions[0]?.number }},
+              {{ one.versions[0]?.accounts }} accounts
+            </option>
+          }
+        </select>
+      </fieldset>
+    }
+    @if (living() && origin(); as from) {
+      <div class="origin">
+        <p>
+          This chart began from <strong>{{ from.name }}</strong>, version {{ from.version }}.
+          @if (from.latest > from.version) {
+            Version {{ from.latest }} is there.
+          }
+        </p>
+        @if (from.latest > from.version) {
+          <button class="button" type="button" (click)="bring(from)">
+            Propose what version {{ from.latest }} changes
+          </button>
+        }
+        @if (left() > 0) {
+          <p class="muted" role="status">
+            {{ left() }} {{ left() === 1 ? 'change is' : 'changes are' }} left out: this client has
+            it its own way.
+          </p>
+        }
+      </div>
+    }
+    @if (problem(); as found) {
+      <iu-problem-note [problem]="found" />
+    }
+  `,
+  styles: `
+    fieldset {
+      display: grid;
+      gap: 8px;
+      margin: 20px 0 0;
+      padding: 0;
+      border: 0;
+    }
+    legend {
+      margin-bottom: 8px;
+      padding: 0;
+      font: 600 15px var(--serif);
+    }
+    .origin {
+      display: grid;
+      justify-items: start;
+      gap: 10px;
+      margin-top: 16px;
+      padding: 12px 14px;
+      border-left: 3px solid var(--plum-2);
+      background: var(--plum-wash);
+    }
+  `,
+})
+export class KeptStartComponent {
+  private readonly api = inject(ApiService);
+  readonly clientId = input.required<string>();
+  readonly chart = input.required<Chart>();
+  readonly living = input.required<boolean>();
+  /** What is to be proposed. */
+  readonly proposed = output<ProposalStep>();
+
+  protected readonly charts = toSignal(this.api.keptCharts().pipe(catchError(() => of([]))), {
+    initialValue: [],
+  });
+  protected readonly origin = toSignal(
+    toObservable(this.clientId).pipe(
+      switchMap((id) => this.api.origin(id).pipe(catchError(() => of(null)))),
+    ),
+    { initialValue: null },
+  );
+  /** Changes of the newer version that were not brought. */
+  protected readonly left = signal(0);
+  protected readonly problem = signal<ApiProblem | null>(null);
+
+  protected begin(event: Event): void {
+    const { value: id } = event.target as HTMLSelectElement;
+    const version = this.charts().find((one) => one.id === id)?.versions[0]?.number;
+    if (version === undefined) return;
+    this.api
+      .keptChart(id, version)
+      .pipe(catchError((error: unknown) => this.failed(error)))
+      .subscribe((kept) => {
+        const { operations, origin } = startFromKept(kept, newId);
+        this.settle(operations, { keptChartId: id, version, ids: origin });
+      });
+  }
+
+  protected bring(from: NonNullable<OriginAnswer>): void {
+    const { keptChartId, version, latest, ids } = from;
+    forkJoin([this.api.keptChart(keptChartId, version), this.api.keptChart(keptChartId, latest)])
+      .pipe(catchError((error: unknown) => this.failed(error)))
+      .subscribe(([older, newer]) => {
+        const brought = bringVersion(this.chart(), { older, newer }, { origin: ids, newId });
+        this.left.set(brought.left);
+        this.settle(brought.operations, { keptChartId, version: latest, ids: brought.origin });
+      });
+  }
+
+  /** Notes where the chart comes from once the step is adopted, and proposes it. */
+  private settle(
+    operations: ProposalStep['operations'],
+    origin: { keptChartId: string; version: number; ids: Origin },
+  ): void {
+    // Nothing of it fits here: what was left out says so.
+    if (operations.length === 0) return;
+    const step = { id: newId(), operations };
+    this.api
+      .setOrigin(this.clientId(), { ...origin, stepId: step.id, ids: { ...origin.ids } })
+      .pipe(catchError((error: unknown) => this.failed(error)))
+      .subscribe(() => this.proposed.emit(step));
+  }
+
+  private failed(error: unknown): typeof EMPTY {
+    this.problem.set(problemOf(error));
+    return EMPTY;
+  }
+}

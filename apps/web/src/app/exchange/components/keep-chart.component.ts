@@ -1,0 +1,119 @@
+import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import type { KeepChartAnswer } from '@iunctus/contract';
+import { catchError, EMPTY, of } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+
+/** Keeping a client's adopted chart as one of the practice's own: a new one, or the next version of one. */
+@Component({
+  selector: 'iu-keep-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ProblemNoteComponent],
+  template: `
+    <form (submit)="keep($event)">
+      <label class="field">
+        <span>As</span>
+        <select class="text" (change)="choose($event)">
+          <option value="">a new starting chart</option>
+          @for (chart of charts(); track chart.id) {
+            <option [value]="chart.id">the next version of {{ chart.name }}</option>
+          }
+        </select>
+      </label>
+      @if (chosen() === '') {
+        <label class="field">
+          <span>Called</span>
+          <input
+            class="text"
+            maxlength="80"
+            autocomplete="off"
+            [value]="name()"
+            (input)="name.set(valueOf($event))"
+          />
+        </label>
+      }
+      <label class="field note">
+        <span>Note</span>
+        <input
+          class="text"
+          maxlength="400"
+          autocomplete="off"
+          [value]="note()"
+          (input)="note.set(valueOf($event))"
+        />
+      </label>
+      <button class="button" [disabled]="chosen() === '' && name().trim() === ''">
+        Keep this chart
+      </button>
+    </form>
+    @if (kept(); as answer) {
+      <p class="good" role="status">
+        Kept as version {{ answer.version }}. Clients can begin from it.
+      </p>
+    }
+    @if (problem(); as found) {
+      <iu-problem-note [problem]="found" />
+    }
+  `,
+  styles: `
+    form {
+      display: flex;
+      align-items: end;
+      gap: 12px;
+    }
+    .field {
+      width: 200px;
+    }
+    .note {
+      flex: 1;
+    }
+    .good {
+      margin-top: 8px;
+      color: var(--good);
+      font-weight: 600;
+    }
+  `,
+})
+export class KeepChartComponent {
+  private readonly api = inject(ApiService);
+  readonly clientId = input.required<string>();
+  protected readonly charts = toSignal(this.api.keptCharts().pipe(catchError(() => of([]))), {
+    initialValue: [],
+  });
+  protected readonly chosen = signal('');
+  protected readonly name = signal('');
+  protected readonly note = signal('');
+  protected readonly kept = signal<KeepChartAnswer | null>(null);
+  protected readonly problem = signal<ApiProblem | null>(null);
+
+  protected valueOf(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected choose(event: Event): void {
+    this.chosen.set((event.target as HTMLSelectElement).value);
+  }
+
+  protected keep(event: Event): void {
+    event.preventDefault();
+    this.kept.set(null);
+    this.problem.set(null);
+    const [id, name] = [this.chosen(), this.name().trim()];
+    const request = {
+      keptChartId: id === '' ? null : id,
+      name: id === '' ? name : null,
+      note: this.note(),
+    };
+    this.api
+      .keepChart(this.clientId(), request)
+      .pipe(
+        catchError((error: unknown) => {
+          this.problem.set(problemOf(error));
+          return EMPTY;
+        }),
+      )
+      .subscribe((answer) => this.kept.set(answer));
+  }
+}

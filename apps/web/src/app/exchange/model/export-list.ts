@@ -1,0 +1,111 @@
+/** A file that can be taken out, as the page offers it. */
+export interface ExportOffer {
+  readonly format: string;
+  readonly name: string;
+  /** What the file is, in a word. */
+  readonly kind: string;
+  readonly sentence: string;
+  /** Whether it bears amounts never, when they are wanted, always those of the shown period, or those of its fiscal year. */
+  readonly amounts: 'never' | 'wanted' | 'period' | 'year';
+}
+
+/** Offers that belong together. */
+export interface ExportGroup {
+  readonly name: string;
+  readonly offers: readonly ExportOffer[];
+}
+
+const CHART_OFFERS: readonly ExportOffer[] = [
+  {
+    format: 'xlsx',
+    name: 'Workbook',
+    kind: 'xlsx',
+    sentence:
+      'The tree indented and folded, kinds as a list to choose from, every crosswalk on a sheet. It can be changed and brought in again.',
+    amounts: 'wanted',
+  },
+  {
+    format: 'pdf',
+    name: 'Printed chart',
+    kind: 'PDF',
+    sentence: 'To read, sign or file.',
+    amounts: 'wanted',
+  },
+  {
+    format: 'csv',
+    name: 'Table',
+    kind: 'CSV',
+    sentence: 'One line an account, with parent, level and kind: for any program.',
+    amounts: 'wanted',
+  },
+  {
+    format: 'json',
+    name: 'Everything',
+    kind: 'JSON',
+    sentence: 'Every setting, merges, splits and the whole history, in an open format.',
+    amounts: 'never',
+  },
+];
+
+const AUDIT_OFFERS: readonly ExportOffer[] = [
+  {
+    format: 'audit-file',
+    name: 'Standard audit file',
+    kind: 'SAF-T XML',
+    sentence: 'General ledger accounts with opening and closing balances.',
+    amounts: 'period',
+  },
+  {
+    format: 'audit-accounts',
+    name: 'Audit data: accounts',
+    kind: 'text',
+    sentence: 'The chart of accounts file of the audit data standards.',
+    amounts: 'period',
+  },
+  {
+    format: 'audit-balances',
+    name: 'Audit data: trial balance',
+    kind: 'text',
+    sentence: 'Every posting account at both ends of the period.',
+    amounts: 'period',
+  },
+];
+
+const BACKUP_OFFERS: readonly ExportOffer[] = [
+  {
+    format: 'backup',
+    name: 'Backup of this client',
+    kind: 'gzip',
+    sentence:
+      'Chart, entries, proposals and history, to be restored into an empty database as they are. Passwords are not in it.',
+    amounts: 'never',
+  },
+];
+
+/** What keeps a client safe, offered last. */
+export const BACKUP_GROUP: ExportGroup = { name: 'To keep safe', offers: BACKUP_OFFERS };
+
+/** Everything that can be taken out for every client, by whom it is for. */
+export const EXPORT_GROUPS: readonly ExportGroup[] = [
+  { name: 'The chart', offers: CHART_OFFERS },
+  { name: 'For auditors', offers: AUDIT_OFFERS },
+];
+
+/** What is offered where the client's tax return is known. */
+export const RETURN_OFFERS: readonly ExportOffer[] = [
+  {
+    format: 'return',
+    name: 'Return lines',
+    kind: 'xlsx',
+    sentence:
+      'Amounts by line and copy of the form, with the accounts behind each; what has no line comes first.',
+    amounts: 'year',
+  },
+  {
+    format: 'return-file',
+    name: 'For tax software',
+    kind: 'JSON',
+    sentence: 'The same amounts as the simulated tax software takes them.',
+    amounts: 'year',
+  },
+];

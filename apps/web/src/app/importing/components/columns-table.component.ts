@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { COLUMN_USES, type ColumnUse } from '@iunctus/core';
+import { COLUMN_USE_WORDS } from '../../shared/words/import-words';
+import { ImportDraft } from '../model/import-draft';
+
+/** The first rows of the list, with what each column is taken for above it. */
+@Component({
+  selector: 'iu-columns-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <table>
+      <thead>
+        <tr>
+          <th scope="col" class="line">Line</th>
+          @for (use of draft.columns().uses; track $index; let column = $index) {
+            <th scope="col" [class.off]="use === null">
+              <select
+                class="text"
+                [attr.aria-label]="'Column ' + (column + 1) + ' is'"
+                [value]="use ?? ''"
+                (change)="choose(column, $event)"
+              >
+                <option value="" [selected]="use === null">Passed over</option>
+                @for (one of uses; track one) {
+                  <option [value]="one" [selected]="use === one">{{ useWords[one] }}</option>
+                }
+              </select>
+            </th>
+          }
+        </tr>
+      </thead>
+      <tbody>
+        @for (row of rows(); track row.line) {
+          <tr [class.title]="row.before" [class.headings]="row.headings">
+            <td class="line">{{ row.line }}</td>
+            @if (row.before) {
+              <td [colSpan]="row.cells.length">{{ row.cells.join(' ') }}</td>
+            } @else {
+              @for (cell of row.cells; track $index; let column = $index) {
+                <td
+                  [class.off]="draft.columns().uses[column] === null"
+                  [class.amount]="isAmount(column)"
+                  [title]="cell"
+                >
+                  {{ cell }}
+                </td>
+              }
+            }
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styles: `
+    :host {
+      display: block;
+      min-height: 0;
+      overflow: auto;
+    }
+    table {
+      border-collapse: collapse;
+    }
+    th {
+      position: sticky;
+      z-index: 1;
+      top: 0;
+      min-width: 128px;
+      padding: 8px 6px;
+      background: var(--paper);
+      text-align: left;
+    }
+    td {
+      max-width: 300px;
+      height: 26px;
+      padding: 2px 14px;
+      overflow: hidden;
+      border-bottom: 1px solid var(--rule-soft);
+      text-overflow: ellipsis;
+      white-space: pre;
+    }
+    .line {
+      min-width: 52px;
+      color: var(--ink-3);
+      text-align: right;
+    }
+    .amount {
+      text-align: right;
+    }
+    .off,
+    .title td {
+      color: var(--ink-3);
+    }
+    .headings td {
+      font-weight: 600;
+    }
+  `,
+})
+export class ColumnsTableComponent {
+  protected readonly draft = inject(ImportDraft);
+  protected readonly uses = COLUMN_USES;
+  protected readonly useWords = COLUMN_USE_WORDS;
+
+  protected readonly rows = computed(() => {
+    const { headingLine, uses } = this.draft.columns();
+    return (this.draft.seen()?.head ?? []).map(({ line, cells }) => ({
+      line,
+      cells: uses.map((_use, column) => cells[column] ?? ''),
+      before: headingLine !== null && line < headingLine,
+      headings: line === headingLine,
+    }));
+  });
+
+  protected isAmount(column: number): boolean {
+    const use = this.draft.columns().uses[column];
+    return use === 'balance' || use === 'debit' || use === 'credit' || use === 'budget';
+  }
+
+  protected choose(column: number, event: Event): void {
+    const { value } = event.target as HTMLSelectElement;
+    this.draft.useColumn(column, value === '' ? null : (value as ColumnUse));
+  }
+}

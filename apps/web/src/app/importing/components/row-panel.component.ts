@@ -1,0 +1,172 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
+import {
+  KINDS,
+  titleOf,
+  type ColumnUse,
+  type Fate,
+  type ImportRow,
+  type KindCode,
+} from '@iunctus/core';
+import { BenchModel } from '../../bench/model/bench-model';
+import { KindChoiceComponent } from '../../bench/components/kind-choice.component';
+import { accountWords } from '../../shared/words/account-words';
+import {
+  COLUMN_USE_WORDS,
+  importChangeWords,
+  importProblemWords,
+  questionWords,
+  type ChangeContext,
+} from '../../shared/words/import-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { landingWords } from '../../shared/words/statement-words';
+import { ImportDraft } from '../model/import-draft';
+import { isDoubtful, type ShownLine } from '../model/row-filter';
+
+/** Cells that can be mended although the list has no column for them. */
+const ALWAYS: readonly ColumnUse[] = ['number', 'name'];
+
+const FATES: readonly { readonly fate: Fate; readonly words: string }[] = [
+  { fate: 'leave', words: 'Leave it as it is' },
+  { fate: 'retire', words: 'Retire it: nothing new is posted, its history stays' },
+  { fate: 'delete', words: 'Delete it' },
+];
+
+/** Where the keyboard goes first: a question, a cell that is wrong, whatever else there is. */
+const FIRST_OF_ALL = ['[data-first]', '.wrong input', 'input', 'button'] as const;
+
+/** What can be done about one line: put it right, answer it, choose its kind, leave it out. */
+@Component({
+  selector: 'iu-row-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [KindChoiceComponent],
+  templateUrl: './row-panel.component.html',
+  styleUrl: './row-panel.component.css',
+})
+export class RowPanelComponent {
+  protected readonly draft = inject(ImportDraft);
+  private readonly bench = inject(BenchModel);
+  private readonly panel = viewChild.required<ElementRef<HTMLElement>>('panel');
+  readonly line = input.required<ShownLine | null>();
+  readonly context = input.required<ChangeContext>();
+  /** Something was decided; the keyboard goes back to the list. */
+  readonly decided = output();
+
+  protected readonly fates = FATES;
+  protected readonly useWords = COLUMN_USE_WORDS;
+  protected readonly row = computed(() => {
+    const line = this.line();
+    return line?.type === 'row' ? line.row : null;
+  });
+  protected readonly missing = computed(() => {
+    const line = this.line();
+    return line?.type === 'missing' ? line.missing : null;
+  });
+
+  /** The cells of the line as they stand in the list. */
+  protected readonly cells = computed(() => {
+    const row = this.row();
+    if (row === null || row.made) return [];
+    const { uses, headings } = this.draft.columns();
+    const { cells: source } = row.entry;
+    const listed = uses.flatMap((use, column) =>
+      use === null ? [] : [{ use, heading: headings[column] ?? '', text: source[column] ?? '' }],
+    );
+    const more = ALWAYS.filter((use) => !uses.includes(use) && !uses.includes('numberAndName'));
+    return [...listed, ...more.map((use) => ({ use, heading: '', text: '' }))].map((cell) => ({
+      ...cell,
+      text: this.draft.mendedCell(row.entry.line, cell.use) ?? cell.text,
+      wrong: row.problems.some((problem) => 'use' in problem && problem.use === cell.use),
+    }));
+  });
+
+  /** Goes to the first thing that can be done. */
+  focus(): void {
+    const panel = this.panel().nativeElement;
+    for (const wanted of FIRST_OF_ALL) {
+      const found = panel.querySelector<HTMLElement>(wanted);
+      if (found !== null) return found.focus();
+    }
+  }
+
+  protected doubtful(row: ImportRow): boolean {
+    return isDoubtful(row);
+  }
+
+  protected landing(kind: KindCode): string {
+    return landingWords(kind);
+  }
+
+  protected sentence(kind: KindCode): string {
+    return KINDS[kind].sentence;
+  }
+
+  protected problems(row: ImportRow): readonly string[] {
+    return row.problems.map((problem) => importProblemWords(problem, this.bench.chart()));
+  }
+
+  protected changes(row: ImportRow): readonly string[] {
+    return row.changes.map((change) => importChangeWords(change, this.context()));
+  }
+
+  protected question(row: ImportRow): string {
+    return row.question === null ? '' : questionWords(row, row.question, this.bench.chart());
+  }
+
+  protected asked(row: ImportRow): string {
+    return accountWords(row.question?.accountId, this.bench.chart());
+  }
+
+  protected canStandAlone(row: ImportRow): boolean {
+    return row.problems.some(({ rule }) =>
+      ['parentUnknown', 'parentCircle', 'elementDiffers'].includes(rule),
+    );
+  }
+
+  protected refusal(): string {
+    const refusal = this.missing()?.refusal ?? null;
+    return refusal === null ? '' : refusalWords(refusal, this.bench.chart());
+  }
+
+  protected missingTitle(): string {
+    const account = this.missing()?.account;
+    return account === undefined ? '' : titleOf(account);
+  }
+
+  protected answer(row: ImportRow, same: boolean): void {
+    this.draft.answer(row.entry.line, same ? (row.question?.accountId ?? null) : null);
+    this.decided.emit();
+  }
+
+  protected mendCell(row: ImportRow, use: ColumnUse, event: Event): void {
+    this.draft.mendCell(row.entry.line, use, (event.target as HTMLInputElement).value);
+  }
+
+  protected chooseKind(row: ImportRow, kind: KindCode): void {
+    this.draft.mend(row.entry.line, { kind });
+    this.decided.emit();
+  }
+
+  protected leaveOut(row: ImportRow, leftOut: boolean): void {
+    this.draft.mend(row.entry.line, { leftOut });
+    this.decided.emit();
+  }
+
+  protected standAlone(row: ImportRow): void {
+    this.draft.mend(row.entry.line, { alone: true });
+    this.decided.emit();
+  }
+
+  protected decideFate(fate: Fate): void {
+    const id = this.missing()?.account.id;
+    if (id !== undefined) this.draft.decideFate(id, fate);
+  }
+}

@@ -1,0 +1,108 @@
+import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import type {
+  AccountId,
+  ColumnReading,
+  ColumnUse,
+  Fate,
+  ImportAnswer,
+  KindCode,
+  Mended,
+  TreeSource,
+} from '@iunctus/core';
+import type { Decisions } from '../workers/import-messages';
+import { ImportEngine } from './import-engine';
+import { rememberColumns, withRemembered } from './remembered-columns';
+
+const NO_COLUMNS: ColumnReading = { headingLine: null, headings: [], uses: [] };
+
+const put = <K, V>(map: ReadonlyMap<K, V>, key: K, value: V): ReadonlyMap<K, V> =>
+  new Map(map).set(key, value);
+
+const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> =>
+  new Map([...map].filter(([other]) => other !== key));
+
+/** What the user has decided about the list that is open; another file or sheet begins anew. */
+@Injectable()
+export class ImportDraft {
+  private readonly engine = inject(ImportEngine);
+  readonly sheet = linkedSignal({
+    source: () => this.engine.file(),
+    computation: (file) => {
+      const counts = file?.sheets.map(({ count }) => count) ?? [];
+      return Math.max(0, counts.findIndex((count) => count > 1));
+    },
+  }); // prettier-ignore
+  readonly seen = computed(() => this.engine.file()?.sheets[this.sheet()] ?? null);
+
+  private readonly anew = <T>(value: () => T) =>
+    linkedSignal<unknown, T>({ source: () => this.seen(), computation: value });
+
+  readonly columns = this.anew<ColumnReading>(() => {
+    const seen = this.seen();
+    return seen === null ? NO_COLUMNS : withRemembered(seen.columns);
+  });
+  readonly treeSource = this.anew<TreeSource | null>(() => null);
+  private readonly mended = this.anew<ReadonlyMap<number, Mended>>(() => new Map());
+  private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() => new Map());
+  private readonly answers = this.anew<ReadonlyMap<number, ImportAnswer>>(() => new Map());
+  private readonly fates = this.anew<ReadonlyMap<AccountId, Fate>>(() => new Map());
+  /** How the list that was opened is called. */
+  readonly name = signal('');
+
+  readonly decisions = computed<Decisions>(() => ({
+    columns: this.columns(),
+    treeSource: this.treeSource(),
+    mended: this.mended(),
+    types: this.types(),
+    answers: this.answers(),
+    fates: this.fates(),
+  }));
+
+  /** What was put into a cell; `undefined` where it is as it came. */
+  mendedCell(line: number, use: ColumnUse): string | undefined {
+    return this.mended().get(line)?.cells?.[use];
+  }
+
+  /** Gives a column another use; the column that had it is passed over from now on. */
+  useColumn(column: number, use: ColumnUse | null): void {
+    this.columns.update((reading) => ({
+      ...reading,
+      uses: reading.uses.map((former, at) => {
+        if (at === column) return use;
+        return use !== null && former === use ? null : former;
+      }),
+    }));
+    rememberColumns(this.columns());
+  }
+
+  /** Puts one cell of a line right. */
+  mendCell(line: number, use: ColumnUse, text: string): void {
+    this.mend(line, { cells: { ...this.mended().get(line)?.cells, [use]: text } });
+  }
+
+  /** Puts something of a line right. */
+  mend(line: number, more: Mended): void {
+    this.mended.update((mended) => put(mended, line, { ...mended.get(line), ...more }));
+  }
+
+  chooseType(text: string, kind: KindCode): void {
+    this.types.update((types) => put(types, text, kind));
+  }
+
+  answer(line: number, answer: ImportAnswer): void {
+    this.answers.update((answers) => put(answers, line, answer));
+  }
+
+  /** Asks again. */
+  withdrawAnswer(line: number): void {
+    this.answers.update((answers) => without(answers, line));
+  }
+
+  answered(line: number): ImportAnswer | undefined {
+    return this.answers().get(line);
+  }
+
+  decideFate(id: AccountId, fate: Fate): void {
+    this.fates.update((fates) => put(fates, id, fate));
+  }
+}

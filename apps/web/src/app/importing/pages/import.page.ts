@@ -1,0 +1,264 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import {
+  accountCount,
+  copyStructure,
+  TREE_SOURCES,
+  titleOf,
+  type Operation,
+  type Refusal,
+  type TreeSource,
+} from '@iunctus/core';
+import { ProgressBar } from 'primeng/progressbar';
+import { BenchModel } from '../../bench/model/bench-model';
+import { today } from '../../bench/model/tree-words';
+import { BenchPageActions } from '../../bench/state/bench.actions';
+import { benchFeature } from '../../bench/state/bench.feature';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import {
+  fileProblemWords,
+  TREE_SOURCE_WORDS,
+  type ChangeContext,
+} from '../../shared/words/import-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { BalancesPartComponent } from '../components/balances-part.component';
+import { ColumnsTableComponent } from '../components/columns-table.component';
+import { LinedListComponent } from '../components/lined-list.component';
+import { RowPanelComponent } from '../components/row-panel.component';
+import { SourceChoiceComponent, type ChosenSource } from '../components/source-choice.component';
+import { TypesListComponent } from '../components/types-list.component';
+import { ImportDraft } from '../model/import-draft';
+import { ImportEngine } from '../model/import-engine';
+import { wholeChartIn } from '../model/whole-chart';
+import { countsOf, linesOf, ROW_FILTERS, type RowFilter } from '../model/row-filter';
+
+/** How long decisions must rest before the list is lined up anew, in milliseconds. */
+const REST = 80;
+
+const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
+  attention: 'To look at',
+  all: 'All lines',
+  new: 'New',
+  changed: 'Changed',
+  missing: 'Not in the list',
+  same: 'The same',
+  passed: 'Passed over',
+};
+
+/** What the page shows of the list. */
+type Part = 'columns' | 'types' | 'lines' | 'balances';
+
+/** Bringing in a list: choosing it, saying what its columns are, lining it up, proposing it. */
+@Component({
+  selector: 'iu-import-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    BalancesPartComponent,
+    ColumnsTableComponent,
+    FocusFirstDirective,
+    LinedListComponent,
+    ProgressBar,
+    RouterLink,
+    RowPanelComponent,
+    SourceChoiceComponent,
+    TypesListComponent,
+  ],
+  providers: [ImportEngine, ImportDraft],
+  templateUrl: './import.page.html',
+  styleUrl: './import.page.css',
+})
+export class ImportPage {
+  protected readonly model = inject(BenchModel);
+  protected readonly engine = inject(ImportEngine);
+  protected readonly draft = inject(ImportDraft);
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  private readonly list = viewChild(LinedListComponent);
+  private readonly panel = viewChild(RowPanelComponent);
+
+  protected readonly part = linkedSignal<unknown, Part>({
+    source: () => this.draft.seen(),
+    computation: () => 'columns',
+  });
+  protected readonly filters = ROW_FILTERS;
+  protected readonly filterWords = FILTER_WORDS;
+  protected readonly treeSources = TREE_SOURCES;
+  protected readonly treeSourceWords = TREE_SOURCE_WORDS;
+  protected readonly refusal = signal<Refusal | null>(null);
+
+  protected readonly problem = computed(() => {
+    const problem = this.engine.problem();
+    return problem === null ? '' : fileProblemWords(problem);
+  });
+  protected readonly counts = computed(() => {
+    const plan = this.engine.plan();
+    return plan === null ? null : countsOf(plan);
+  });
+  /** A list that was just lined up shows what is to be looked at, if there is anything. */
+  protected readonly filter = linkedSignal<{ seen: unknown; lined: boolean }, RowFilter>({
+    source: () => ({ seen: this.draft.seen(), lined: this.engine.plan() !== null }),
+    computation: ({ seen, lined }, previous) => {
+      if (previous?.source.seen === seen && previous?.source.lined === lined) return previous.value;
+      return lined && (untracked(this.counts)?.attention ?? 0) > 0 ? 'attention' : 'all';
+    },
+  });
+  protected readonly lines = computed(() => {
+    const plan = this.engine.plan();
+    return plan === null ? [] : linesOf(plan, this.filter());
+  });
+  /** The line at the cursor; when it leaves the group, the one that takes its place. */
+  protected readonly selected = linkedSignal<readonly { key: string }[], string | null>({
+    source: this.lines,
+    computation: (lines, previous) => {
+      const kept = previous?.value ?? null;
+      if (lines.some(({ key }) => key === kept)) return kept;
+      const at = previous?.source.findIndex(({ key }) => key === kept) ?? 0;
+      return lines[Math.min(Math.max(at, 0), lines.length - 1)]?.key ?? null;
+    },
+  });
+  protected readonly line = computed(
+    () => this.lines().find(({ key }) => key === this.selected()) ?? null,
+  );
+  protected readonly context = computed<ChangeContext>(() => ({
+    chart: this.model.chart(),
+    titles: new Map(
+      (this.engine.plan()?.rows ?? []).flatMap(({ accountId, number, entry }) =>
+        accountId === null ? [] : [[accountId, titleOf({ number, name: entry.name })] as const],
+      ),
+    ),
+    currency: this.model.client()?.currency ?? 'USD',
+  }));
+  protected readonly hasTypes = computed(() => this.draft.columns().uses.includes('type'));
+  /** A chart that was taken out whole can be taken over whole by a client without one. */
+  protected readonly whole = computed(() => {
+    const chart = wholeChartIn(this.engine.file()?.whole ?? null);
+    return chart !== null && accountCount(this.model.chart()) === 0 ? chart : null;
+  });
+  protected readonly balances = computed(() => this.engine.plan()?.balances ?? []);
+  protected readonly hasBalances = computed(() =>
+    this.balances().some(({ amount }) => amount !== 0),
+  );
+  protected readonly changeCount = computed(() => {
+    const counts = this.counts();
+    const fates = this.engine.plan()?.missing.filter(({ fate }) => fate !== 'leave').length ?? 0;
+    return counts === null ? 0 : counts.new + counts.changed + fates;
+  });
+  protected readonly fileWords = computed(() => {
+    const file = this.engine.file();
+    const count = this.draft.seen()?.count ?? 0;
+    return [file?.format, file?.encoding, `${count} ${count === 1 ? 'line' : 'lines'}`]
+      .filter((part) => part != null)
+      .join(', ');
+  });
+  protected readonly sum = computed(() => this.sumWords());
+  protected readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    return refusal === null ? '' : refusalWords(refusal, this.model.chart());
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const client = this.model.client();
+      if (client === null || this.draft.seen() === null || this.busyLoading()) return;
+      const question = {
+        sheet: this.draft.sheet(),
+        chart: this.model.chart(),
+        former: this.model.former(),
+        currency: client.currency,
+        today: today(),
+        decisions: this.draft.decisions(),
+      };
+      const timer = setTimeout(() => this.engine.ask(question), REST);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  /** Until the bench is there, nothing is known to line the list up with. */
+  private busyLoading(): boolean {
+    return !['ready', 'noChart'].includes(this.load().status);
+  }
+
+  protected async open({ name, blob }: ChosenSource): Promise<void> {
+    this.refusal.set(null);
+    this.draft.name.set(name);
+    await this.engine.read(blob);
+  }
+
+  protected chooseTree(event: Event): void {
+    const { value } = event.target as HTMLSelectElement;
+    this.draft.treeSource.set(value === '' ? null : (value as TreeSource));
+  }
+
+  protected chooseSheet(event: Event): void {
+    this.draft.sheet.set(Number((event.target as HTMLSelectElement).value));
+  }
+
+  protected onEnter(): void {
+    this.panel()?.focus();
+  }
+
+  protected onDecided(): void {
+    this.list()?.focus();
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
+    event.preventDefault();
+    // The chart, which comes next, would take the same key for “Adopt”.
+    event.stopPropagation();
+    if (this.part() === 'lines') this.propose();
+    else this.part.set('lines');
+  }
+
+  private sumWords(): string {
+    const counts = this.counts();
+    const plan = this.engine.plan();
+    if (counts === null || plan === null) return '';
+    const of = (count: number, one: string, many: string): readonly string[] =>
+      count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
+    const wrong = plan.rows.filter(({ status }) => status === 'wrong').length;
+    const asked = plan.rows.filter(({ status }) => status === 'question').length;
+    const parts = [
+      ...of(counts.new, 'new account', 'new accounts'),
+      ...of(counts.changed, 'changed', 'changed'),
+      ...of(counts.same, 'the same', 'the same'),
+      ...of(asked, 'waits for an answer', 'wait for an answer'),
+      ...of(wrong, 'is wrong and left out', 'are wrong and left out'),
+    ];
+    return parts.length === 0 ? 'Nothing in this list is an account yet.' : `${parts.join(', ')}.`;
+  }
+
+  protected takeWhole(): void {
+    const chart = this.whole();
+    if (chart !== null) this.put(copyStructure(chart, () => crypto.randomUUID(), 'whole'));
+  }
+
+  protected propose(): void {
+    if (this.engine.progress().doing === 'nothing') this.put(this.engine.plan()?.operations ?? []);
+  }
+
+  private put(operations: readonly Operation[]): void {
+    const client = this.model.client();
+    if (client === null || operations.length === 0) return;
+    if (this.load().status === 'noChart') {
+      const steps = [{ id: crypto.randomUUID(), operations }];
+      this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
+    } else {
+      this.refusal.set(this.model.propose(operations));
+      if (this.refusal() !== null) return;
+    }
+    void this.router.navigate(['/clients', client.id, 'chart']);
+  } // prettier-ignore
+}

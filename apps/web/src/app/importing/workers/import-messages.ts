@@ -1,0 +1,63 @@
+import type {
+  AccountId,
+  AccountRecord,
+  ChartParts,
+  ColumnReading,
+  Fate,
+  FormerTitle,
+  ImportAnswer,
+  ImportPlan,
+  KindCode,
+  Mended,
+  SourceRow,
+  TreeSource,
+} from '@iunctus/core';
+import type { FileProblem, FileRead } from '@iunctus/exchange/reading';
+
+/** A sheet as the page needs it: its first rows, and what its columns seem to be. */
+export interface SheetSeen {
+  readonly name: string;
+  readonly count: number;
+  readonly head: readonly SourceRow[];
+  readonly columns: ColumnReading;
+}
+
+/** A file as the page needs it; the rows themselves stay with the worker. */
+export interface FileSeen extends Omit<FileRead, 'sheets'> {
+  readonly sheets: readonly SheetSeen[];
+}
+
+/** A chart on its way to the worker. */
+export interface ChartSent extends Partial<ChartParts> {
+  readonly accounts: readonly AccountRecord[];
+}
+
+/** All that was decided about a list. */
+export interface Decisions {
+  readonly columns: ColumnReading;
+  readonly treeSource: TreeSource | null;
+  readonly mended: ReadonlyMap<number, Mended>;
+  readonly types: ReadonlyMap<string, KindCode>;
+  readonly answers: ReadonlyMap<number, ImportAnswer>;
+  readonly fates: ReadonlyMap<AccountId, Fate>;
+}
+
+export type ImportQuestionMessage =
+  | { readonly type: 'read'; readonly bytes: Uint8Array }
+  | {
+      readonly type: 'plan';
+      /** Counts the questions, so that an answer that was overtaken is known. */
+      readonly serial: number;
+      readonly sheet: number;
+      readonly chart: ChartSent;
+      readonly former: readonly FormerTitle[];
+      readonly currency: string;
+      readonly today: string;
+      readonly decisions: Decisions;
+    };
+
+export type ImportAnswerMessage =
+  | { readonly type: 'read'; readonly file: FileSeen }
+  | { readonly type: 'unreadable'; readonly problem: FileProblem }
+  | { readonly type: 'told'; readonly serial: number; readonly share: number }
+  | { readonly type: 'planned'; readonly serial: number; readonly plan: ImportPlan };

@@ -1,0 +1,214 @@
+import {
+  formatAmount,
+  KINDS,
+  minor,
+  NUMBER_LIMIT,
+  TEXT_LIMITS,
+  titleOf,
+  type CellProblem,
+  type Chart,
+  type ColumnUse,
+  type ImportChange,
+  type ImportProblem,
+  type ImportQuestion,
+  type ImportRow,
+  type KindCode,
+  type KindReason,
+  type TreeSource,
+} from '@iunctus/core';
+import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
+import { accountWords } from './account-words';
+import { outlineProblemWords, reasonWords } from './outline-words';
+import { refusalWords } from './refusal-words';
+
+const MEGABYTE = 1024 * 1024;
+
+/** Why a file cannot be read, and what would do. */
+export const fileProblemWords = (problem: FileProblem): string => {
+  switch (problem.code) {
+    case 'tooLarge':
+      return `The file is larger than ${LIMITS.bytes / MEGABYTE} MB. A list of accounts never is: leave out what else it holds.`;
+    case 'unpacksTooLarge':
+      return `The workbook unpacks to more than ${LIMITS.unpackedBytes / MEGABYTE} MB. Save the sheet with the accounts alone, or as CSV.`;
+    case 'empty':
+      return 'There is nothing in this file. Choose the one with the accounts.';
+    case 'notText':
+      return 'This is neither text nor a workbook. Save the list as CSV or xlsx.';
+    case 'damaged':
+      return 'The file is damaged, or not what its first bytes say. Save it anew and try again.';
+    case 'oldWorkbook':
+      return 'This is a workbook of the old binary format, or one with a password. Save it as xlsx without a password.';
+    case 'xmlEntities':
+      return 'The file defines XML entities, which no list of accounts needs. It was not opened.';
+    case 'unknownXml':
+      return 'This XML is no standard audit file with general ledger accounts.';
+    case 'unknownJson':
+      return 'This JSON is no chart that was taken out here.';
+    case 'tooManyRows':
+      return `The list has ${problem.rows} rows; ${LIMITS.rows} can be read at once. Split it.`;
+    case 'tooManyColumns':
+      return `Line ${problem.line} has more than ${LIMITS.columns} columns. Is it really a list of accounts?`;
+    case 'cellTooLong':
+      return `Line ${problem.line} has a cell of more than ${LIMITS.cell} characters. Shorten it.`;
+    case 'unclosedQuote':
+      return `A quote on line ${problem.line} is never closed. Close it, or take it out.`;
+  }
+};
+
+/** What each use of a column is called. */
+export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
+  number: 'Number',
+  name: 'Name',
+  numberAndName: 'Number and name',
+  parent: 'Parent',
+  level: 'Level',
+  type: 'Kind or type',
+  finerType: 'Finer type',
+  role: 'Heading or posting',
+  shortLabel: 'Short label',
+  guidance: 'Guidance',
+  notes: 'Notes',
+  retired: 'Retired, or status',
+  balance: 'Balance',
+  debit: 'Debit',
+  credit: 'Credit',
+  budget: 'Yearly budget',
+};
+
+/** From what the tree of a list is found. */
+export const TREE_SOURCE_WORDS: Readonly<Record<TreeSource, string>> = {
+  parent: 'its parent column',
+  path: 'paths in the names',
+  level: 'its level column',
+  indent: 'how names are indented',
+  totals: 'headings and their totals',
+  digits: 'leading digits',
+  flat: 'nothing: one flat list',
+};
+
+const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) => string>> = {
+  nameMissing: () => 'The name is empty. Type one, or leave the line out.',
+  textTooLong: ({ use, text }) =>
+    `${COLUMN_USE_WORDS[use]} has ${text.length} characters; ${TEXT_LIMITS[use as keyof typeof TEXT_LIMITS]} fit.`,
+  numberMalformed: ({ text }) =>
+    `“${text}” is no account number: letters, digits, and . - / between, at most ${NUMBER_LIMIT}.`,
+  numberRepeated: ({ text, otherLine }) =>
+    `Line ${otherLine} has number ${text} already. Type another, or leave one of them out.`,
+  levelMalformed: ({ text }) => `“${text}” is no level. Levels are whole numbers.`,
+  amountMalformed: ({ use, text }) =>
+    `${COLUMN_USE_WORDS[use]}: “${text}” is no amount with the decimals of the currency.`,
+  statusMalformed: ({ text }) => `“${text}” is neither a date (2026-12-31) nor active or inactive.`,
+};
+
+/** Why a row cannot become, or change, an account, and what would do. */
+export const importProblemWords = (problem: ImportProblem, chart: Chart): string => {
+  switch (problem.rule) {
+    case 'parentUnknown':
+      return `Its parent “${problem.text}” is not in the list. Correct it, or let the account stand alone.`;
+    case 'parentCircle':
+      return `Its parent “${problem.text}” leads back to this line. Correct it, or let the account stand alone.`;
+    case 'parentWrong':
+      return `Waits for line ${problem.line}, under which it stands.`;
+    case 'elementDiffers':
+      return `Its kind belongs to another element than “${problem.parent}” above it. Choose another kind, or let it stand alone.`;
+    case 'noNumber':
+      return outlineProblemWords({ code: 'noNumber', why: problem.why }, chart);
+    case 'refused':
+      return refusalWords(problem.refusal, chart);
+    default:
+      return CELL_RULES[problem.rule](problem);
+  }
+};
+
+/** From what the kind of a row comes. */
+export const kindReasonWords = (reason: KindReason): string => {
+  switch (reason.type) {
+    case 'chosen':
+      return 'your choice';
+    case 'account':
+      return 'as it is';
+    case 'listed':
+      return `listed as “${reason.text}”`;
+    default:
+      return reasonWords(reason);
+  }
+};
+
+const FIELD_WORDS: Readonly<Record<ImportChange['field'], string>> = {
+  number: 'number',
+  name: 'name',
+  parent: 'parent',
+  kind: 'kind',
+  role: 'role',
+  shortLabel: 'short label',
+  guidance: 'guidance',
+  notes: 'notes',
+  retired: 'retired',
+  budget: 'budget',
+};
+
+/** What titles and amounts of changes are looked up in. */
+export interface ChangeContext {
+  readonly chart: Chart;
+  /** Titles of accounts that are not in the chart yet. */
+  readonly titles: ReadonlyMap<string, string>;
+  readonly currency: string;
+}
+
+const valueWords = (
+  field: ImportChange['field'],
+  value: string,
+  { chart, titles, currency }: ChangeContext,
+): string => {
+  if (field === 'parent')
+    return value === '' ? 'none' : (titles.get(value) ?? accountWords(value, chart));
+  if (field === 'kind') return KINDS[value as KindCode].name;
+  if (field === 'budget') return value === '' ? 'none' : formatAmount(minor(Number(value)), { currency });
+  if (field === 'retired') return value === '' ? 'open' : value;
+  return value === '' ? 'empty' : value;
+}; // prettier-ignore
+
+/** One change in words: “number 6010 → 6015”. */
+export const importChangeWords = (change: ImportChange, context: ChangeContext): string => {
+  const { field, from, to } = change;
+  if (field === 'guidance' || field === 'notes') return FIELD_WORDS[field];
+  return `${FIELD_WORDS[field]} ${valueWords(field, from, context)} → ${valueWords(field, to, context)}`;
+};
+
+const STATUS_WORDS: Readonly<Record<ImportRow['status'], string>> = {
+  same: 'The same',
+  changed: 'Changed',
+  new: 'New',
+  merged: 'Merged before; stays so',
+  band: 'Names an element; no account',
+  question: 'Waits for your answer',
+  wrong: 'Left out',
+  leftOut: 'Left out by you',
+  total: 'A total; no account',
+};
+
+/** What becomes of a row, in a line. */
+export const rowWords = (row: ImportRow, context: ChangeContext): string => {
+  const [problem] = row.problems;
+  if (problem !== undefined) return importProblemWords(problem, context.chart);
+  if (row.question !== null) return questionWords(row, row.question, context.chart);
+  if (row.status === 'changed')
+    return row.changes.map((change) => importChangeWords(change, context)).join('; ');
+  return row.made ? 'New heading, named by paths' : STATUS_WORDS[row.status];
+};
+
+/** What is asked about a row. */
+export const questionWords = (
+  { entry }: ImportRow,
+  question: ImportQuestion,
+  chart: Chart,
+): string => {
+  const other = accountWords(question.accountId, chart);
+  return question.type === 'numberMeansOther'
+    ? `Number ${entry.number ?? ''} is ${other} in the chart. Is this the same account?`
+    : `Is this ${other}?`;
+};
+
+/** How a row is called. */
+export const rowTitle = ({ number, entry }: ImportRow): string =>
+  titleOf({ number, name: entry.name });
