@@ -1,0 +1,114 @@
+// Bringing in a list of 20,000 rows. Baselines: the bare reading of the same workbook by its library,
+// and a quarter of the rows.
+import { applyAll, emptyChart, planImport, recognizeColumns, type Chart } from '@iunctus/core';
+import { writeWorkbook } from '@iunctus/exchange';
+import { readFile } from '@iunctus/exchange/reading';
+import readXlsxFile from 'read-excel-file/universal';
+import { compare, median } from './support/report';
+
+const WORDS =
+  'fuel rent wages insurance repairs office travel software hosting packaging fruit labels'.split(
+    ' ',
+  );
+const SUBS = 50;
+
+interface Listed {
+  readonly number: string;
+  readonly name: string;
+  readonly parent: string;
+}
+
+const listed = (count: number): readonly Listed[] =>
+  Array.from({ length: count }, (_, at) => {
+    const head = at - (at % SUBS);
+    const name = `${WORDS[at % 12] ?? ''} ${WORDS[(at * 7) % 11] ?? ''} ${at}`;
+    return {
+      number: String(100_000 + at),
+      name,
+      parent: at === head ? '' : String(100_000 + head),
+    };
+  });
+
+const workbookOf = (count: number): Promise<Uint8Array> =>
+  writeWorkbook({
+    client: 'Long list',
+    currency: 'USD',
+    amounts: null,
+    crosswalk: [],
+    rows: listed(count).map((one) => ({
+      ...one,
+      level: one.parent === '' ? 1 : 2,
+      role: 'posting',
+      kind: 'Operating expense',
+      element: 'expense',
+      landing: 'Operating expenses',
+      shortLabel: '',
+      guidance: '',
+      notes: '',
+      retiredOn: '',
+      amount: null,
+    })),
+  });
+
+const rowsFrom = async (bytes: Uint8Array) => {
+  const reading = await readFile(bytes);
+  if (!reading.ok) throw new Error(reading.problem.code);
+  return reading.file.sheets[0]?.rows ?? [];
+};
+
+const planFor = (chart: Chart, rows: Awaited<ReturnType<typeof rowsFrom>>) =>
+  planImport(chart, {
+    rows,
+    columns: recognizeColumns(rows),
+    treeSource: null,
+    currency: 'USD',
+    today: '2026-11-25',
+    mended: new Map(),
+    types: new Map(),
+    answers: new Map(),
+    fates: new Map(),
+    former: [],
+    newId: (index) => `new-${index}`,
+  });
+
+const timed = async (work: () => unknown): Promise<number> => {
+  const started = performance.now();
+  await work();
+  return performance.now() - started;
+};
+
+const thrice = async (work: () => unknown): Promise<number> =>
+  median([await timed(work), await timed(work), await timed(work)]);
+
+const bytes = await workbookOf(20_000);
+const bare = await thrice(() => readXlsxFile(bytes.buffer as ArrayBuffer));
+const whole = await thrice(async () => planFor(emptyChart(), await rowsFrom(bytes)));
+compare({
+  what: 'a workbook of 20,000 rows read, understood and planned, against its bare reading',
+  value: whole,
+  baseline: bare,
+  unit: 'ms',
+  aim: { atMost: 2 },
+});
+
+/** Milliseconds to line a list up with the chart that it made, every third name changed. */
+const liningUp = async (count: number): Promise<number> => {
+  const rows = await rowsFrom(await workbookOf(count));
+  const made = applyAll(emptyChart(), planFor(emptyChart(), rows).operations);
+  if (!made.ok) throw new Error(made.refusal.code);
+  const changed = rows.map((row, at) =>
+    at > 0 && at % 3 === 0
+      ? { ...row, cells: row.cells.map((cell, column) => (column === 1 ? `${cell} anew` : cell)) }
+      : row,
+  );
+  return thrice(() => planFor(made.chart, changed));
+};
+
+const [small, large] = [await liningUp(5000), await liningUp(20_000)];
+compare({
+  what: 'lining up 20,000 rows with 20,000 accounts, against 5,000 with 5,000',
+  value: large,
+  baseline: small,
+  unit: 'ms',
+  aim: { atMost: 6 },
+});
