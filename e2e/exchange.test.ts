@@ -28,22 +28,46 @@ describe('taking a chart out, by keyboard alone', () => {
     await maren.sees('With amounts, 1 July – 31 October 2026');
   });
 
-  it('hands out a workbook, a table, and everything', async () => {
+  /** Tabs to the download of that name and takes the file. */
+  const takes = async (name: string) => {
+    await maren.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await maren.tabTo(`Download ${name}`);
+    return download();
+  };
+
+  it('hands out a workbook, a printed chart, a table, and everything', async () => {
     await maren.page.waitForSelector('a.button.primary:focus');
-    const workbook = await download();
-    expect(workbook.type).toContain('spreadsheetml');
-    await maren.press('Tab');
-    const table = await download();
+    expect((await download()).type).toContain('spreadsheetml');
+    expect((await takes('Printed chart')).type).toContain('application/pdf');
+    const table = await takes('Table');
     expect(table.type).toContain('text/csv');
-    await maren.press('Tab');
-    const whole = await download();
+    const whole = await takes('Everything');
     expect(whole.type).toContain('application/json');
     expect(whole.size).toBeGreaterThan(table.size);
   });
 
+  it('hands auditors their files, with the balances of the period', async () => {
+    expect((await takes('Standard audit file')).type).toContain('application/xml');
+    const balances = await takes('Audit data: trial balance');
+    expect(balances.type).toContain('text/plain');
+    const href = await maren.page.evaluate(
+      () => (document.activeElement as HTMLAnchorElement).href,
+    );
+    expect(href).toMatch(/first=2026-07&last=2026-10$/);
+  });
+
+  it('hands the return over by line, and to the tax software, which takes it', async () => {
+    await maren.sees('Tax return: Form 1065');
+    expect((await takes('Return lines')).type).toContain('spreadsheetml');
+    await maren.tabTo('Send');
+    await maren.press('Enter');
+    await maren.sees('The tax software took Form 1065');
+  });
+
   it('leaves the amounts out when they are not wanted', async () => {
-    await maren.press('Shift+Tab', 'Shift+Tab', 'Shift+Tab', 'Space');
-    await maren.press('Tab', 'Tab');
+    await maren.page.focus('.amounts input');
+    await maren.press('Space');
+    await maren.tabTo('Download Table');
     const href = await maren.page.evaluate(
       () => (document.activeElement as HTMLAnchorElement).href,
     );

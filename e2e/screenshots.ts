@@ -24,6 +24,26 @@ Expenses
   Insurance of boats
   Bank charges`;
 
+const LIST = `Heron Reach Rowing Club, accounts at 31.10.2026
+Code;Account name;Class;Balance;Active
+1000;Current account;Bank;12.450,00;yes
+1010;Petty cash;Cash;85,50;yes
+1010;Café float;Cash;120,00;yes
+1200;Members owing;Debtors;640,00;yes
+15 00!;Boats;Fixed assets;48.000,00;yes
+1590;Boats, depreciation to date;Fixed assets;-19.200,00;yes
+2000;Suppliers;Creditors;-1.310,00;yes
+2300;Loan from the members;Long term liability;-8.000,00;yes
+3000;Club funds;Equity;-28.000,00;yes
+4000;Subscriptions;Income;-9.600,00;yes
+4010;Regatta entries;Income;-2.150,00;yes
+4900;;Income;;yes
+5000;Boat repairs;Expense;3.480,00;yes
+5010;Coaching;Expense;1.900,00;yes
+5020;Boathouse rent;Expense;2.400,0x;yes
+5030;Old bar;Expense;0,00;no
+;Total;;0,00;`;
+
 const application = await Application.start();
 const browser = await openBrowser();
 
@@ -66,6 +86,25 @@ try {
   await maren.type(OUTLINE);
   await maren.sees('14 accounts understood.');
   await picture('outline');
+
+  await page.goto(page.url().replace('/outline', '/import'));
+  await maren.sees('Or paste rows');
+  await page.focus('textarea');
+  await page.$eval('textarea', (field) => field.select());
+  await page.evaluate((text) => {
+    const field = document.querySelector('textarea');
+    if (field === null) return;
+    field.value = text;
+    field.dispatchEvent(new Event('input'));
+  }, LIST);
+  await maren.tabTo('Read these rows');
+  await maren.press('Enter');
+  await maren.sees('See the accounts');
+  await maren.sees('new accounts');
+  await picture('bring-in-columns');
+  await maren.press('Control+Enter');
+  await page.waitForSelector('[role=listbox]:focus');
+  await picture('bring-in-accounts');
 
   await open('Kestrel Lane Cider Works');
   await maren.hasChart();

@@ -1,0 +1,244 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import ExcelJS from 'exceljs';
+import type { Browser } from 'puppeteer-core';
+import { Application } from './support/application';
+import { openBench, type AtTheBench } from './support/bench';
+import { Bookkeeper, MAREN } from './support/bookkeeper';
+import { openBrowser } from './support/browser';
+
+/** A treasurer's list: a title, semicolons, decimal commas, an old encoding, and mistakes. */
+const UNTIDY = `Heron Reach Rowing Club;;;;
+Accounts as printed on 31.10.2026;;;;
+;;;;
+Code;Account name;Class;Balance;Active
+1000;Current account;Bank;12.450,00;yes
+1010;Petty cash;Cash;85,50;yes
+1010;Café float;Cash;120,00;yes
+15 00!;Boats;Fixed assets;48.000,00;yes
+2000;Suppliers;Creditors;-1.310,00;yes
+3000;Club funds;Equity;-28.000,00;yes
+4000;Subscriptions;Income;-9.600,00;yes
+4900;;Income;;yes
+5010;Coaching;Expense;1.900,00;yes
+5020;Boathouse rent;Expense;2.400,0x;yes
+;Total;;0,00;
+`;
+
+let folder: string;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'lists-'));
+});
+afterAll(() => rm(folder, { recursive: true }));
+
+/** Chooses a file as the file dialog would give it. */
+const choose = async (who: Bookkeeper, name: string, bytes: Uint8Array): Promise<void> => {
+  const path = join(folder, name);
+  await writeFile(path, bytes);
+  const picker = await who.page.waitForSelector('input[type=file]');
+  await (picker as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
+};
+
+describe('an untidy list, by keyboard but for the file itself', () => {
+  let application: Application;
+  let browser: Browser;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    application = await Application.start();
+    browser = await openBrowser();
+    maren = await Bookkeeper.at(browser, application);
+    await maren.signIn(MAREN);
+    await maren.openClient('Heron Reach Rowing Club');
+    await maren.sees('has no chart yet');
+  });
+  afterAll(async () => {
+    await browser.close();
+    await application.stop();
+  });
+
+  /** Types over the cell that is wrong on the selected line. */
+  const mend = async (text: string): Promise<void> => {
+    await maren.press('Enter', 'Control+a');
+    await maren.type(text);
+    await maren.press('Enter');
+  };
+
+  it('is read whatever its dialect and encoding, and its columns are recognised', async () => {
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.sees('Bring a list in: from a file');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    await choose(maren, 'club.csv', Buffer.from(UNTIDY, 'latin1'));
+    await maren.sees('Windows-1252, 14 lines');
+    await maren.sees('Café float');
+    const uses = await maren.page.$$eval('th select', (all) =>
+      all.map((one) => (one as HTMLSelectElement).selectedOptions[0]?.textContent?.trim()),
+    );
+    expect(uses).toEqual(['Number', 'Name', 'Kind or type', 'Balance', 'Retired, or status']);
+  });
+
+  it('says of every wrong line what is wrong with which cell', async () => {
+    await maren.press('Control+Enter');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+    await maren.sees('Line 6 has number 1010 already');
+    await maren.sees('“15 00!” is no account number');
+    await maren.sees('The name is empty');
+    await maren.sees('Balance: “2.400,0x” is no amount');
+  });
+
+  it('is mended line by line, without leaving the keyboard', async () => {
+    for (const text of ['1020', '1500', 'Sundry income', '2.400,00']) {
+      await maren.page.waitForSelector('[role=listbox]:focus');
+      const before = await maren.page.$eval('iu-row-panel h2', (title) => title.textContent);
+      await mend(text);
+      await maren.page.waitForFunction(
+        (title) => document.querySelector('iu-row-panel h2')?.textContent !== title,
+        {},
+        before,
+      );
+    }
+    await maren.seesNoMore('wrong and left out');
+  });
+
+  it('asks only about the kinds that it could but guess', async () => {
+    const left = () => maren.page.$$eval('iu-lined-list [role=option]', (lines) => lines.length);
+    for (let lines = await left(); lines > 0; lines = await left()) {
+      await maren.sees('The kind is right');
+      await maren.page.waitForSelector('[role=listbox]:focus');
+      await maren.press('Enter', 'Enter');
+      await maren.page.waitForFunction(
+        (count) => document.querySelectorAll('iu-lined-list [role=option]').length < count,
+        {},
+        lines,
+      );
+    }
+    await maren.sees('Nothing is left to look at.');
+    await maren.sees('10 new accounts.');
+  });
+
+  it('becomes a proposal like any other, and revision 1', async () => {
+    await maren.press('Control+Enter');
+    await maren.hasChart();
+    await maren.rowShows('1020', { name: 'Café float', was: 'new', kind: 'Cash' });
+    await maren.rowShows('1500', { name: 'Boats' });
+    await maren.lineShows('Boats');
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 1');
+  });
+
+  it('brought in a second time has nothing to say but the mistakes', async () => {
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    await choose(maren, 'again.csv', Buffer.from(UNTIDY, 'latin1'));
+    await maren.sees('the same');
+    await maren.press('Control+Enter');
+    await maren.sees('6 the same');
+  });
+
+  it('of balances posts an opening entry that the statements show, once', async () => {
+    await maren.tabTo('Another list');
+    await maren.press('Enter');
+    const trial =
+      'Code,Name,Debit,Credit\n1000,Current account,900.00,\n1500,Boats,600.00,\n3000,Club funds,,1500.00';
+    await choose(maren, 'trial.csv', Buffer.from(trial));
+    await maren.sees('3 the same');
+    await maren.tabTo('Balances');
+    await maren.press('Enter');
+    await maren.sees('1,500.00 in debit and 1,500.00 in credit');
+    await maren.tabTo('Post the opening entry');
+    await maren.press('Enter');
+    await maren.sees('Posted: 3 accounts have their balance now.');
+    await maren.press('Control+k');
+    await maren.type('go to the chart');
+    await maren.press('Enter');
+    await maren.hasChart();
+    await maren.rowShows('1500', { amount: '600.00' });
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+  });
+
+  it('that is no list at all is refused with what would do', async () => {
+    await choose(maren, 'photo.csv', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2]));
+    await maren.sees('This is neither text nor a workbook.');
+    await maren.sees('Drop a file here');
+  });
+
+  it('leaves no complaint in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});
+
+describe('a workbook that was taken out and numbered anew in a spreadsheet', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    bench = await openBench('Tern Street Ceramics');
+    maren = bench.maren;
+  });
+  afterAll(() => bench.leave());
+
+  const takenOut = async (): Promise<ExcelJS.Workbook> => {
+    const base64 = await maren.page.evaluate(async () => {
+      const id = location.pathname.split('/')[2];
+      const bytes = new Uint8Array(
+        await (await fetch(`/api/clients/${id}/exports/xlsx`)).arrayBuffer(),
+      );
+      return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+    });
+    const book = new ExcelJS.Workbook();
+    await book.xlsx.load(Buffer.from(base64, 'base64').buffer as ArrayBuffer);
+    return book;
+  };
+
+  const bringIn = async (book: ExcelJS.Workbook): Promise<void> => {
+    await maren.sees('Drop a file here');
+    await choose(maren, 'chart.xlsx', new Uint8Array(await book.xlsx.writeBuffer()));
+    await maren.sees('the same');
+  };
+
+  it('changes nothing while it is as it was', async () => {
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.press('Enter');
+    await bringIn(await takenOut());
+    await maren.press('Control+Enter');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+    await maren.seesNoMore(' changed');
+    await maren.seesNoMore(' new account');
+  });
+
+  it('lines its accounts up by name and gives them the numbers of the sheet', async () => {
+    const book = await takenOut();
+    await maren.tabTo('Another list');
+    await maren.press('Enter');
+    const sheet = book.getWorksheet('Chart of accounts');
+    const renumbered: string[] = [];
+    sheet?.eachRow((row, line) => {
+      const number = String(row.getCell(1).value ?? '');
+      if (line === 1 || !number.startsWith('6')) return;
+      row.getCell(1).value = `9${number.slice(1)}`;
+      renumbered.push(`9${number.slice(1)}`);
+    });
+    expect(renumbered.length).toBeGreaterThan(3);
+    await bringIn(book);
+    await maren.sees(`${renumbered.length} changed`);
+    await maren.press('Control+Enter');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+    await maren.press('Control+Enter');
+    await maren.hasChart();
+    await maren.isKept();
+    await maren.goTo(renumbered[1] ?? '');
+    await maren.cursorShows({ number: renumbered[1] ?? '' });
+  });
+
+  it('complains about nothing in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});
