@@ -36,14 +36,15 @@ const impactTime = (count: number): number => {
   const base = chartFrom(records);
   const rollUp = rollUpOver(ledgerOf(ids));
   const track = trackOf(base);
-  impactOf(base, base, rollUp);
+  const before = { chart: base, rollUp };
+  impactOf(before, before);
   base.roots.forEach(rollUp.total);
   const run = (steps: readonly ProposalStep[]): number => {
     const started = performance.now();
     for (const one of steps) {
       const outcome = advance(track, [one]);
       if (!outcome.ok) throw new Error(outcome.refusal.code);
-      impactOf(base, proposedChart(outcome.track), rollUp);
+      impactOf(before, { chart: proposedChart(outcome.track), rollUp });
     }
     return ((performance.now() - started) * 1000) / steps.length;
   };

@@ -118,15 +118,37 @@ describe('an untidy list, by keyboard but for the file itself', () => {
     await maren.sees('10 new accounts.');
   });
 
-  it('becomes a proposal like any other, and revision 1', async () => {
+  it('says that its balances leave a difference that no account takes, until there is one', async () => {
+    await maren.sees('Its balances cannot be posted; Balances says why.');
+    await maren.tabTo('Balances');
+    await maren.press('Enter');
+    await maren.sees('The balances leave 26,045.50 open');
+    await maren.tabTo('Add an account that takes it');
+    await maren.press('Enter');
+    await maren.sees('of which 26,045.50 goes to');
+    await maren.tabTo('Accounts');
+    await maren.press('Enter');
+    await maren.sees('Its balances come along.');
+  });
+
+  it('becomes a proposal like any other, its balances on the statements already', async () => {
     await maren.press('Control+Enter');
     await maren.hasChart();
     await maren.rowShows('1020', { name: 'Café float', was: 'new', kind: 'Cash' });
-    await maren.rowShows('1500', { name: 'Boats' });
-    await maren.lineShows('Boats');
+    await maren.rowShows('1500', { name: 'Boats', amount: '48,000.00' });
+    await maren.lineShows('Boats', { amount: '48,000.00' });
     await maren.isKept();
+  });
+
+  it('says in the review what will be posted, and is revision 1 with its balances in the books', async () => {
+    await maren.press('r');
+    await maren.sees('from club.csv: 9 accounts');
+    await maren.press('Escape');
+    await maren.hasChart();
     await maren.press('Control+Enter');
+    await maren.sees('Adopted as revision 1. It can be taken back under History. 9 accounts');
     await maren.sees('Revision 1');
+    await maren.rowShows('1500', { amount: '48,000.00', was: '' });
   });
 
   it('brought in a second time has nothing to say but the mistakes', async () => {
@@ -140,26 +162,37 @@ describe('an untidy list, by keyboard but for the file itself', () => {
     await maren.sees('6 the same');
   });
 
-  it('of balances posts an opening entry that the statements show, once', async () => {
+  it('of balances alone changes the books and not the chart, and nothing when it comes again', async () => {
     await maren.tabTo('Another list');
     await maren.press('Enter');
-    const trial =
-      'Code,Name,Debit,Credit\n1000,Current account,900.00,\n1500,Boats,600.00,\n3000,Club funds,,1500.00';
+    const trial = 'Code,Name,Debit,Credit\n1000,Current account,12500.00,\n2000,Suppliers,,1360.00';
     await choose(maren, 'trial.csv', Buffer.from(trial));
-    await maren.sees('3 the same');
+    await maren.sees('2 the same');
     await maren.tabTo('Balances');
     await maren.press('Enter');
-    await maren.sees('1,500.00 in debit and 1,500.00 in credit');
-    await maren.tabTo('Post the opening entry');
+    await maren.sees('12,500.00 in debit and 1,360.00 in credit');
+    await maren.tabTo('Bring the balances along');
+    await maren.press('Space');
+    await maren.tabTo('Accounts');
     await maren.press('Enter');
-    await maren.sees('Posted: 3 accounts have their balance now.');
-    await maren.press('Control+k');
-    await maren.type('go to the chart');
-    await maren.press('Enter');
+    await maren.sees('Put the balances in the proposal');
+    await maren.press('Control+Enter');
     await maren.hasChart();
-    await maren.rowShows('1500', { amount: '600.00' });
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('2 accounts have their balance now.');
+    await maren.sees('Revision 1');
+    await maren.rowShows('1000', { amount: '12,500.00' });
     await maren.press('Control+k');
     await maren.type('bring a list');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    await choose(maren, 'trial.csv', Buffer.from(trial));
+    await maren.sees('2 the same');
+    await maren.tabTo('Balances');
+    await maren.press('Enter');
+    await maren.sees('Every account has the balance of the list already.');
+    await maren.tabTo('Another list');
     await maren.press('Enter');
     await maren.sees('Drop a file here');
   });

@@ -48,6 +48,7 @@ describe('setting up an account, by keyboard alone', () => {
     await maren.press('Tab');
     await maren.tabTo('By month');
     await maren.press('Enter');
+    await maren.page.waitForSelector('.months input');
     const months = await maren.page.$$eval('.months label', (labels) =>
       labels.map((label) => `${label.textContent?.trim()} ${label.querySelector('input')?.value}`),
     );

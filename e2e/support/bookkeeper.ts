@@ -73,7 +73,10 @@ export class Bookkeeper {
     await this.press('Enter');
   }
 
-  /** Presses keys one after the other; `Shift+N` and the like are chords. */
+  /**
+   * Presses keys one after the other; `Shift+N` and the like are chords. Nobody types blindly: the
+   * page has drawn what a key does before the next one is pressed.
+   */
   async press(...keys: readonly string[]): Promise<void> {
     for (const chord of keys) {
       const parts = chord.split('+') as KeyInput[];
@@ -81,11 +84,23 @@ export class Bookkeeper {
       for (const held of parts) await this.page.keyboard.down(held);
       if (last !== undefined) await this.page.keyboard.press(last);
       for (const held of parts.reverse()) await this.page.keyboard.up(held);
+      await this.isDrawn();
     }
   }
 
   async type(text: string): Promise<void> {
     await this.page.keyboard.type(text);
+    await this.isDrawn();
+  }
+
+  /** Waits until the page has drawn what the last key changed by itself, without the server. */
+  private async isDrawn(): Promise<void> {
+    await this.page.evaluate(
+      () =>
+        new Promise<void>((resolve) =>
+          requestAnimationFrame(() => setTimeout(() => requestAnimationFrame(() => resolve()))),
+        ),
+    );
   }
 
   /** Presses Tab until the element in focus has the words as text or label. */

@@ -11,7 +11,6 @@ import { exportRoutes } from './exports/exports.routes';
 import { industryRoutes } from './industries/industries.routes';
 import { openApi } from './http/open-api';
 import { keptChartRoutes } from './kept-charts/kept-charts.routes';
-import { openingRoutes } from './openings/openings.routes';
 import { ProblemError } from './http/problem';
 import { proposalRoutes } from './proposals/proposals.routes';
 import { simulatedRoutes } from './simulated/simulated.routes';
@@ -66,7 +65,6 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     exportRoutes(pool),
     backupRoutes(pool),
     keptChartRoutes(pool),
-    openingRoutes(pool),
     simulatedRoutes(),
   );
   app.use('/api', () => {

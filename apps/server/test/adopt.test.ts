@@ -39,7 +39,7 @@ describe('adopting a proposal', () => {
   it('makes a numbered revision that says who, when and what', async () => {
     const id = idOf(await benchChart(maren, clientId), '5001');
     const answer = await adopt(maren, 1, rename(id, 'Stoneware clay'));
-    expect([answer.status, answer.body]).toEqual([200, { revision: 2 }]);
+    expect([answer.status, answer.body]).toEqual([200, { revision: 2, posted: 0 }]);
     expect(nameOf(await benchChart(tobias, clientId), '5001')).toBe('Stoneware clay');
     const { body } = await maren.ask<RevisionAnswer[]>('GET', `/clients/${clientId}/revisions`);
     expect(body[0]).toMatchObject({
@@ -80,7 +80,7 @@ describe('adopting a proposal', () => {
       { type: 'retire', id: idOf(chart, '6502'), on: '2026-11-01' },
       { type: 'changeRole', id: idOf(chart, '6200'), role: 'heading' },
     );
-    expect(answer.body).toEqual({ revision: 2 });
+    expect(answer.body).toEqual({ revision: 2, posted: 0 });
     const after = await benchChart(maren, clientId);
     const found = (id: string) => after.accounts.find((candidate) => candidate.id === id);
     expect(found(added)).toEqual({ ...account, parentId: idOf(chart, '5000') });
@@ -151,7 +151,7 @@ describe('adopting a proposal', () => {
       const chart = await benchChart(maren, clientId);
       await adopt(tobias, 1, rename(idOf(chart, '5001'), 'Stoneware clay'));
       const answer = await adopt(maren, 1, rename(idOf(chart, '5002'), 'Raw glaze'));
-      expect(answer.body).toEqual({ revision: 3 });
+      expect(answer.body).toEqual({ revision: 3, posted: 0 });
       const after = await benchChart(maren, clientId);
       expect([nameOf(after, '5001'), nameOf(after, '5002')]).toEqual([
         'Stoneware clay',
@@ -182,7 +182,10 @@ describe('adopting a proposal', () => {
         adopt(tobias, 1, rename(idOf(chart, '5002'), 'Raw glaze')),
       ]);
       expect(answers.map(({ body }) => body)).toEqual(
-        expect.arrayContaining([{ revision: 2 }, { revision: 3 }]),
+        expect.arrayContaining([
+          { revision: 2, posted: 0 },
+          { revision: 3, posted: 0 },
+        ]),
       );
       const after = await benchChart(maren, clientId);
       expect([nameOf(after, '5001'), nameOf(after, '5002')]).toEqual([
@@ -211,7 +214,7 @@ describe('adopting a proposal', () => {
       );
       const { operations, conflicts } = await undo(2);
       expect(conflicts).toEqual([]);
-      expect((await adopt(maren, 2, ...operations)).body).toEqual({ revision: 3 });
+      expect((await adopt(maren, 2, ...operations)).body).toEqual({ revision: 3, posted: 0 });
       same(await benchChart(maren, clientId), before);
     });
 

@@ -81,7 +81,7 @@ describe('a proposal', () => {
     const answer = await save(0, { id: 'x', operations: [] });
     expect(answer).toMatchObject({
       status: 400,
-      body: { issues: [{ field: 'steps.0.id' }, { field: 'steps.0.operations' }] },
+      body: { issues: [{ field: 'steps.0.id' }, { field: 'steps.0' }] },
     });
   });
 

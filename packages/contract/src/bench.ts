@@ -162,7 +162,8 @@ export const AdoptRequest = v.strictObject({
   note: textUpTo(400),
 });
 export type AdoptRequest = v.InferOutput<typeof AdoptRequest>;
-export const AdoptAnswer = v.strictObject({ revision: Revision });
+/** The newest revision, and how many accounts got their listed balance. */
+export const AdoptAnswer = v.strictObject({ revision: Revision, posted: v.number() });
 export type AdoptAnswer = v.InferOutput<typeof AdoptAnswer>;
 
 export const RevisionAnswer = v.strictObject({

@@ -1,16 +1,16 @@
+import { LIST_NAME_LIMIT, type OpeningBalances } from '@iunctus/core';
 import * as v from 'valibot';
-import { Id, MonthText } from './text';
+import { mirrors } from './mirrors';
+import { Id, MonthText, textUpTo } from './text';
 
-/** Balances that accounts should have at the end of a month; debit-positive minor units. */
-export const OpeningRequest = v.strictObject({
-  last: MonthText,
-  balances: v.pipe(
-    v.array(v.strictObject({ accountId: Id, amount: v.pipe(v.number(), v.safeInteger()) })),
-    v.maxLength(50_000),
-  ),
-});
-export type OpeningRequest = v.InferOutput<typeof OpeningRequest>;
-
-/** How many accounts got another balance, and what went to the account for opening balances. */
-export const OpeningAnswer = v.strictObject({ posted: v.number(), difference: v.number() });
-export type OpeningAnswer = v.InferOutput<typeof OpeningAnswer>;
+/** Balances that accounts are to have at the end of a month; debit-positive minor units. */
+export const OpeningBalancesSchema = mirrors<OpeningBalances>()(
+  v.strictObject({
+    last: MonthText,
+    list: textUpTo(LIST_NAME_LIMIT),
+    balances: v.pipe(
+      v.array(v.strictObject({ accountId: Id, amount: v.pipe(v.number(), v.safeInteger()) })),
+      v.maxLength(50_000),
+    ),
+  }),
+);

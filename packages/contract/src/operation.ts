@@ -11,6 +11,7 @@ import {
 import * as v from 'valibot';
 import { AccountSchema } from './account';
 import { mirrors } from './mirrors';
+import { OpeningBalancesSchema } from './opening';
 import { NumberPlanSchema } from './number-plan';
 import { ChangeSettingSchema, DimensionSchema, SplitSchema } from './settings';
 import { DateText, Id, textUpTo } from './text';
@@ -68,12 +69,19 @@ export const OperationSchema = mirrors<Operation>()(
   ]),
 );
 
-/** One gesture's operations. */
+/** One gesture's operations, and the balances that come along with them. */
 export const ProposalStepSchema = mirrors<ProposalStep>()(
-  v.strictObject({
-    id: Id,
-    operations: v.pipe(v.array(OperationSchema), v.minLength(1), v.maxLength(OPERATIONS_LIMIT)),
-  }),
+  v.pipe(
+    v.strictObject({
+      id: Id,
+      operations: v.pipe(v.array(OperationSchema), v.maxLength(OPERATIONS_LIMIT)),
+      opening: v.exactOptional(OpeningBalancesSchema),
+    }),
+    v.check(
+      ({ operations, opening }) => operations.length > 0 || opening !== undefined,
+      'has neither operations nor balances',
+    ),
+  ),
 );
 
 const FIELDS = [

@@ -33,14 +33,17 @@ export const isHidden = (operation: Operation, veil: Veil): boolean =>
   touchedBy(operation).some((id) => veil.hides(id));
 
 /**
- * Refuses operations on accounts that are hidden from the viewer, and a restriction that would
+ * Refuses operations on accounts that are hidden from the viewer, balances of theirs, and a restriction that would
  * shut out the one who makes it. New numbers alone may be given: they say nothing.
  */
 export const refuseHidden = (
-  steps: readonly Pick<ProposalStep, 'operations'>[],
+  steps: readonly Omit<ProposalStep, 'id'>[],
   veil: Veil,
   viewer: Viewer,
 ): void => {
+  const listed = steps.flatMap(({ opening }) => opening?.balances ?? []);
+  const hidden = listed.find(({ accountId }) => veil.hides(accountId));
+  if (hidden !== undefined) refuseAccount(hidden.accountId);
   for (const operation of steps.flatMap(({ operations }) => operations)) {
     if (operation.type !== 'renumberMany' && isHidden(operation, veil)) refuse(operation);
     const restricts = operation.type === 'changeSetting' && operation.setting === 'restrictedTo';
@@ -54,5 +57,8 @@ export const refuseHidden = (
 
 const refuse = (operation: Operation): never => {
   const [accountId = ''] = touchedBy(operation);
-  return problem({ code: 'refused', refusal: { code: 'restrictedAccount', accountId } });
+  return refuseAccount(accountId);
 };
+
+const refuseAccount = (accountId: string): never =>
+  problem({ code: 'refused', refusal: { code: 'restrictedAccount', accountId } });

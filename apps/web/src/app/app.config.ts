@@ -10,6 +10,7 @@ import { provideState, provideStore } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
 import * as benchEffects from './bench/state/bench.effects';
 import * as reviewEffects from './bench/state/review.effects';
+import * as openingEffects from './bench/state/opening.effects';
 import * as splitEffects from './bench/state/split.effects';
 import { benchFeature } from './bench/state/bench.feature';
 import * as clientsEffects from './clients/state/clients.effects';
@@ -51,6 +52,7 @@ export const APP_CONFIG: ApplicationConfig = {
       sessionEffects,
       clientsEffects,
       benchEffects,
+      openingEffects,
       splitEffects,
       reviewEffects,
       historyEffects,

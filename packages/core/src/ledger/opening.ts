@@ -1,8 +1,10 @@
 import type { Account, AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
-import { accountsById } from '../chart/queries';
+import { accountsById, standsFor } from '../chart/queries';
 import { add, negate, subtract, sum, type Minor } from '../money/minor';
 import type { DimensionUse, DimensionValues } from '../dimensions/dimension';
+import { ledgerOf, rollUpOver, type AmountsTuple } from '../statements/amounts';
+import { trialBalance } from '../statements/trial-balance';
 
 /** A balance that an account should have; debit positive. */
 export interface WantedBalance {
@@ -59,35 +61,69 @@ const refusalOf = (account: Account | undefined): OpeningRefusal | null => {
   return open ? 'wantsDimension' : null;
 };
 
+/** What the list wants of each account; of one that was merged, the account that counts for it. */
+const sumsOf = (chart: Chart, wanted: readonly WantedBalance[]): ReadonlyMap<AccountId, Minor> => {
+  const sums = new Map<AccountId, Minor>();
+  for (const { accountId, amount } of wanted) {
+    const id = standsFor(chart, accountId) ?? accountId;
+    sums.set(id, add(sums.get(id) ?? 0, amount));
+  }
+  return sums;
+};
+
+const valuesOf = (account: Account | undefined): DimensionValues =>
+  Object.fromEntries(
+    usesOf(account).flatMap(({ dimensionId, valueId }) =>
+      valueId === null ? [] : [[dimensionId, valueId]],
+    ),
+  ) as DimensionValues;
+
 /**
- * Plans the entry that brings accounts to the balances of a list: only what differs from `now` is posted,
- * so that the same list again posts nothing. What the changes leave open goes to the account for opening
- * balances. `now` is the trial balance at the day. Law: after it, each account that was not refused has
- * what was wanted.
+ * Plans the entry that brings accounts to the balances of a list: only what differs from the books is
+ * posted, so that the same list again posts nothing. What the changes leave open goes to the account for
+ * opening balances. `books` are the amounts over the fiscal year up to the day. Law: after it, each account
+ * that was not refused has what was wanted.
  */
 export const planOpening = (
   chart: Chart,
-  now: ReadonlyMap<AccountId, Minor>,
+  books: readonly AmountsTuple[],
   wanted: readonly WantedBalance[],
 ): OpeningPlan => {
   const accounts = accountsById(chart);
+  const now = trialBalance(chart, rollUpOver(ledgerOf(books)), false);
   const lines: OpeningLine[] = [];
   const refused: { accountId: AccountId; why: OpeningRefusal }[] = [];
-  const sums = new Map<AccountId, Minor>();
-  for (const { accountId, amount } of wanted)
-    sums.set(accountId, add(sums.get(accountId) ?? 0, amount));
-  for (const [accountId, amount] of sums) {
+  for (const [accountId, amount] of sumsOf(chart, wanted)) {
     const has = now.get(accountId) ?? 0;
     if (has === amount) continue;
     const account = accounts.get(accountId);
     const why = refusalOf(account);
-    const values = Object.fromEntries(
-      usesOf(account).flatMap(({ dimensionId, valueId }) => (valueId === null ? [] : [[dimensionId, valueId]])),
-    ) as DimensionValues;
-    if (why === null)
-      lines.push({ accountId, now: has, wanted: amount, change: subtract(amount, has), values });
-    else refused.push({ accountId, why });
+    if (why !== null) refused.push({ accountId, why });
+    else
+      lines.push({
+        accountId,
+        now: has,
+        wanted: amount,
+        change: subtract(amount, has),
+        values: valuesOf(account),
+      });
   }
   const difference = negate(lines.reduce((sum, { change }) => add(sum, change), 0));
   return { lines, difference, equityId: equityOf(accounts), refused };
 }; // prettier-ignore
+
+/** Whether an entry can be posted as it is planned: nothing is refused, and what is left open has a place. */
+export const isPostable = ({ refused, difference, equityId }: OpeningPlan): boolean =>
+  refused.length === 0 && (difference === 0 || equityId !== null);
+
+/** The lines of the entry, what is left open included; debit positive. */
+export const entryOf = ({
+  lines,
+  difference,
+  equityId,
+}: OpeningPlan): readonly { accountId: AccountId; amount: Minor; values: DimensionValues }[] => [
+  ...lines.map(({ accountId, change: amount, values }) => ({ accountId, amount, values })),
+  ...(difference === 0 || equityId === null
+    ? []
+    : [{ accountId: equityId, amount: difference, values: {} }]),
+];

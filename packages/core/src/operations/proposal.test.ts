@@ -3,7 +3,7 @@ import { accountOf, recordsOf } from '../chart/queries';
 import { aChart, anAccount, outlineOf } from '../testing/a-chart';
 import { applyAll } from './apply';
 import type { Operation } from './operation';
-import { dropOperation, replay, type ProposalStep } from './proposal';
+import { dropOpening, dropOperation, replay, type ProposalStep } from './proposal';
 import { advance, proposedChart, trackOf } from './track';
 
 const START = `
@@ -136,10 +136,59 @@ describe('dropping one operation of a proposal', () => {
     expect(dropped.dependents).toEqual(steps[1]?.operations);
   });
 
+  it('leaves its neighbours, which close up to the one before it', () => {
+    const steps = [
+      step('a', add('5040', '5000', '5030'), add('5050', '5000', '5040'), add('5060', '5000', '5050')),
+    ]; // prettier-ignore
+    const first = dropOperation(aChart(START), steps, { stepId: 'a', index: 0 });
+    expect(first.dependents).toEqual([]);
+    const second = dropOperation(aChart(START), first.steps, { stepId: 'a', index: 0 });
+    expect(second.steps).toEqual([step('a', add('5060', '5000', '5030'))]);
+  });
+
   it('leaves the other operations of its step', () => {
     const steps = [step('a', rename('5010', 'Apples'), rename('6010', 'Pay'))];
     const dropped = dropOperation(aChart(START), steps, { stepId: 'a', index: 0 });
     expect(dropped.steps).toEqual([step('a', rename('6010', 'Pay'))]);
+  });
+});
+
+describe('balances that come along with a step', () => {
+  const opening = (...ids: string[]) => ({
+    last: '2026-10',
+    list: 'balances.csv',
+    balances: ids.map((accountId) => ({ accountId, amount: 5_00 })),
+  });
+
+  it('stay when all that the step does has landed already', () => {
+    const mine = { ...step('a', rename('6010', 'Pay')), opening: opening('6010') };
+    const { steps } = replayed([rename('6010', 'Pay')], [mine]);
+    expect(steps).toEqual([{ id: 'a', operations: [], opening: opening('6010') }]);
+  });
+
+  it('are set aside with their step', () => {
+    const mine = { ...step('a', rename('6010', 'Pay')), opening: opening('6010') };
+    const [conflict] = replayed([rename('6010', 'Salaries')], [mine]).conflicts;
+    expect(conflict?.step).toEqual(mine);
+  });
+
+  it('go with an account that is dropped, and it is said whose', () => {
+    const mine = {
+      ...step('a', add('5040', '5000', '5030'), add('5050', '5000', '5040')),
+      opening: opening('5040', '5050', '6010'),
+    };
+    const dropped = dropOperation(aChart(START), [mine], { stepId: 'a', index: 0 });
+    expect(dropped.balances).toEqual(['5040']);
+    expect(dropped.steps[0]?.opening).toEqual(opening('5050', '6010'));
+  });
+
+  it('are dropped by themselves, the operations staying, and the step goes when it has none', () => {
+    const steps = [
+      { ...step('a', rename('6010', 'Pay')), opening: opening('6010') },
+      { ...step('b'), opening: opening('5010') },
+    ];
+    expect(dropOpening(steps, 'a')).toEqual([step('a', rename('6010', 'Pay')), steps[1]]);
+    expect(dropOpening(steps, 'b')).toEqual([steps[0]]);
   });
 });
 

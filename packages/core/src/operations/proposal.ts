@@ -1,4 +1,7 @@
+import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
+import { knownAccount } from '../chart/queries';
+import { withoutBalances, type OpeningBalances } from '../ledger/opening-balances';
 import { apply, applyAll, rebase } from './apply';
 import type { Operation } from './operation';
 import type { Refusal } from './refusal';
@@ -8,7 +11,12 @@ import type { Landed } from './rules';
 export interface ProposalStep {
   readonly id: string;
   readonly operations: readonly Operation[];
+  /** Balances of a list that are posted as an opening entry when the step is adopted. */
+  readonly opening?: OpeningBalances;
 }
+
+const isEmpty = ({ operations, opening }: ProposalStep): boolean =>
+  operations.length === 0 && opening === undefined;
 
 /** A pending step that no longer fits the chart, with what stands against it. */
 export interface Conflict {
@@ -75,21 +83,57 @@ export const replay = (
     }
     const outcome = applyAll(chart, after.step.operations);
     if (!outcome.ok) conflicts.push({ step: after.step, landed: null, refusal: outcome.refusal });
-    else if (after.step.operations.length > 0) kept.push(after.step);
+    else if (!isEmpty(after.step)) kept.push(after.step);
     if (outcome.ok) chart = outcome.chart;
   }
   return { chart, steps: kept, conflicts };
 };
 
-/** A proposal from which one operation was dropped, and the operations that went with it. */
+/** A proposal from which one operation was dropped, and what went with it. */
 export interface Dropped {
   readonly steps: readonly ProposalStep[];
   readonly dependents: readonly Operation[];
+  /** Accounts whose listed balance went, for the account itself did. */
+  readonly balances: readonly AccountId[];
 }
+
+/** Listed balances without those of accounts that the whole proposal added and the rest of it does not. */
+const withoutOrphans = (
+  whole: Chart,
+  rest: Chart,
+  steps: readonly ProposalStep[],
+): Pick<Dropped, 'steps' | 'balances'> => {
+  const gone = (id: AccountId): boolean =>
+    knownAccount(rest, id) === undefined && knownAccount(whole, id) !== undefined;
+  const balances: AccountId[] = [];
+  const kept = steps.map((step) => {
+    const listed = step.opening?.balances ?? [];
+    const lost = listed.map(({ accountId }) => accountId).filter(gone);
+    if (step.opening === undefined || lost.length === 0) return step;
+    balances.push(...lost);
+    return { ...step, opening: withoutBalances(step.opening, lost) };
+  });
+  return { steps: kept, balances };
+};
+
+/** Where accounts that are not added any more would have stood: after which neighbour. */
+type Vacated = Map<AccountId, AccountId | null>;
+
+/** The operation with its place after a neighbour that is there. */
+const afterThere = (operation: Operation, vacated: Vacated): Operation => {
+  if (!('afterId' in operation) || operation.afterId === null) return operation;
+  let afterId: AccountId | null = operation.afterId;
+  for (let next = vacated.get(afterId); next !== undefined; next = vacated.get(afterId)) {
+    afterId = next;
+    if (afterId === null) break;
+  }
+  return afterId === operation.afterId ? operation : { ...operation, afterId };
+};
 
 /**
  * Drops one operation, and with it those that cannot stand without it (an account added
- * under a dropped one, say). `base` is the chart on which the proposal stands.
+ * under a dropped one, say) and the listed balances of accounts that are no more. `base` is the chart
+ * on which the proposal stands.
  */
 export const dropOperation = (
   base: Chart,
@@ -98,18 +142,38 @@ export const dropOperation = (
 ): Dropped => {
   const dependents: Operation[] = [];
   const kept: ProposalStep[] = [];
+  const vacated: Vacated = new Map();
   let chart = base;
   for (const step of steps) {
     const operations: Operation[] = [];
-    for (const [index, operation] of step.operations.entries()) {
-      if (step.id === at.stepId && index === at.index) continue;
-      const outcome = apply(chart, operation);
-      if (outcome.ok) {
+    for (const [index, stated] of step.operations.entries()) {
+      const operation = afterThere(stated, vacated);
+      const dropped = step.id === at.stepId && index === at.index;
+      const outcome = dropped ? null : apply(chart, operation);
+      if (outcome?.ok === true) {
         chart = outcome.chart;
         operations.push(operation);
-      } else dependents.push(operation);
+        continue;
+      }
+      if (!dropped) dependents.push(operation);
+      if (operation.type === 'addAccount') vacated.set(operation.account.id, operation.afterId);
     }
-    if (operations.length > 0) kept.push({ ...step, operations });
+    const rest = { ...step, operations };
+    if (!isEmpty(rest)) kept.push(rest);
   }
-  return { steps: kept, dependents };
-};
+  if (steps.every(({ opening }) => opening === undefined))
+    return { steps: kept, dependents, balances: [] };
+  const whole = applyAll(base, steps.flatMap(({ operations }) => operations));
+  return { dependents, ...withoutOrphans(whole.ok ? whole.chart : base, chart, kept) };
+}; // prettier-ignore
+
+/** A proposal without the balances that a step brings along. */
+export const dropOpening = (
+  steps: readonly ProposalStep[],
+  stepId: string,
+): readonly ProposalStep[] =>
+  steps
+    .map((step) =>
+      step.id === stepId ? { id: step.id, operations: step.operations } : step,
+    )
+    .filter((step) => !isEmpty(step)); // prettier-ignore

@@ -35,7 +35,7 @@ const sharedSteps = (track: Track, steps: readonly ProposalStep[]): number => {
 
 /**
  * Brings a track to `steps`, applying only what does not stand in it already. A step is known by
- * its id; within one base it changes only by losing operations.
+ * its id; within one base it changes only by losing operations. Listed balances do not matter to the chart.
  */
 export const advance = (track: Track, steps: readonly ProposalStep[]): Tracked => {
   const shared = sharedSteps(track, steps);

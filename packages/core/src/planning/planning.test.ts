@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Chart } from '../chart/chart';
 import { changeOf } from '../chart/compare';
-import { recordsOf } from '../chart/queries';
+import { accountOf, recordsOf } from '../chart/queries';
 import { visibleRows, type View, type VisibleRow } from '../chart/visible-rows';
 import { isContra } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
@@ -10,6 +10,7 @@ import { aChart, outlineOf } from '../testing/a-chart';
 import { randomChart } from '../testing/random';
 import { planChild, planMain, planSibling } from './plan-add';
 import { planContrasLast } from './plan-contras';
+import { planOpeningAccount } from './plan-opening-account';
 import { planMoveUnder, planRemoval, planStep } from './plan-move';
 
 const CHART = `
@@ -258,6 +259,34 @@ describe('letting contras stand last', () => {
           new Set(others(chart).map(String)),
         );
       }),
+    );
+  });
+});
+
+describe('an account for what opening balances leave open', () => {
+  const added = (outline: string): { number: string | null; name: string } | undefined => {
+    const chart = aChart(outline);
+    const outcome = applyAll(chart, planOpeningAccount(chart, 'new'));
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    return accountOf(outcome.chart, 'new');
+  };
+
+  it('stands last under the heading for equity, with the next number there', () => {
+    expect(added('1010 Bank\n3000 Equity:\n  3010 Capital')).toMatchObject({
+      number: '3020',
+      name: 'Opening balance equity',
+      kind: 'openingBalanceEquity',
+    });
+  });
+
+  it('is a main account where equity has no heading, and one in a chart without equity', () => {
+    expect(added('1010 Bank\n3010 Capital')?.number).toMatch(/^3/);
+    expect(added('1010 Bank\n4010 Sales')).toBeDefined();
+  });
+
+  it('bears a name that is free', () => {
+    expect(added('3010 Opening balance equity [ownersCapital]')?.name).toBe(
+      'Opening balance equity 2',
     );
   });
 });

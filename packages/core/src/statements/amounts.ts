@@ -26,11 +26,19 @@ export type AmountsTuple = readonly [
   yearChange: Minor,
 ];
 
-/** The ledger that rows of amounts make up. */
-export const ledgerOf = (rows: readonly AmountsTuple[]): Ledger =>
-  new Map(
-    rows.map(([id, balance, change, yearChange]) => [id, { balance, change, yearChange }] as const),
-  );
+/** The ledger that rows of amounts make up; several rows of one account add up. */
+export const ledgerOf = (rows: readonly AmountsTuple[]): Ledger => {
+  const ledger = new Map<AccountId | SplitId, AccountAmounts>();
+  for (const [id, balance, change, yearChange] of rows) {
+    const known = ledger.get(id);
+    ledger.set(id, {
+      balance: add(known?.balance ?? 0, balance),
+      change: add(known?.change ?? 0, change),
+      yearChange: add(known?.yearChange ?? 0, yearChange),
+    });
+  }
+  return ledger;
+};
 
 const NONE: AccountAmounts = { balance: 0, change: 0, yearChange: 0 };
 

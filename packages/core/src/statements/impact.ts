@@ -1,9 +1,9 @@
 import type { AccountId } from '../chart/account';
-import type { Chart, ChartNode } from '../chart/chart';
+import type { ChartNode } from '../chart/chart';
 import { statementOfSection, type SectionCode, type StatementCode } from '../kinds/caption';
 import { add, negate, subtract, type Minor } from '../money/minor';
 import { chartResults, sectionAmounts, type RollUp } from './amounts';
-import { totalOf } from './build';
+import { totalOf, type StatementSource } from './build';
 import { STANDARD_LAYOUTS, type TotalCode } from './layout';
 import { lineKey, sectionTotalKey, totalKey, type RowKey } from './statement';
 
@@ -82,10 +82,27 @@ const tally = (
     }
 };
 
-const movedLines = (changed: Changed, rollUp: RollUp): Record<RowKey, Minor> => {
+/** Over one ledger only branches that differ can move; over two, all can. */
+const changedBetween = (before: StatementSource, after: StatementSource): Changed => {
+  const changed: Changed = { before: new Map(), after: new Map() };
+  if (before.rollUp === after.rollUp)
+    collectChanged(before.chart.roots, after.chart.roots, changed);
+  else {
+    collectAll(before.chart.roots, changed.before);
+    collectAll(after.chart.roots, changed.after);
+  }
+  return changed;
+};
+
+interface RollUps {
+  readonly before: RollUp;
+  readonly after: RollUp;
+}
+
+const movedLines = (changed: Changed, rollUps: RollUps): Record<RowKey, Minor> => {
   const lines = new Map<RowKey, Minor>();
-  tally(lines, changed.before.values(), rollUp, -1);
-  tally(lines, changed.after.values(), rollUp, 1);
+  tally(lines, changed.before.values(), rollUps.before, -1);
+  tally(lines, changed.after.values(), rollUps.after, 1);
   return Object.fromEntries([...lines].filter(([, amount]) => amount !== 0));
 };
 
@@ -117,9 +134,9 @@ const movedTotals = (before: Amounts, after: Amounts): MovedTotal<TotalCode>[] =
     after: totalOf(part, after),
   })).filter(isMoved);
 
-const movedResults = (before: Chart, after: Chart, rollUp: RollUp): Record<RowKey, Minor> => {
-  const former = chartResults(before, rollUp);
-  const latter = chartResults(after, rollUp);
+const movedResults = (before: StatementSource, after: StatementSource): Record<RowKey, Minor> => {
+  const former = chartResults(before.chart, before.rollUp);
+  const latter = chartResults(after.chart, after.rollUp);
   const moved = (['earlierYears', 'thisYear'] as const).map(
     (code) => [`result/${code}`, subtract(latter[code], former[code])] as const,
   );
@@ -127,22 +144,22 @@ const movedResults = (before: Chart, after: Chart, rollUp: RollUp): Record<RowKe
 };
 
 /**
- * What changes on the statements between two charts over the same ledger. Costs what changed,
- * not the size of the chart.
+ * What changes on the statements from one chart and ledger to another. Over the same ledger it costs
+ * what changed, not the size of the chart.
  * Law: for every line of either statement, `lines[key]` is its amount after less its amount before.
  */
-export const impactOf = (before: Chart, after: Chart, rollUp: RollUp): Impact => {
-  const changed: Changed = { before: new Map(), after: new Map() };
-  collectChanged(before.roots, after.roots, changed);
-  const former = sectionAmounts(before, rollUp);
-  const latter = sectionAmounts(after, rollUp);
+export const impactOf = (before: StatementSource, after: StatementSource): Impact => {
+  const changed = changedBetween(before, after);
+  const former = sectionAmounts(before.chart, before.rollUp);
+  const latter = sectionAmounts(after.chart, after.rollUp);
+  const rollUps = { before: before.rollUp, after: after.rollUp };
   return {
-    lines: { ...movedLines(changed, rollUp), ...movedResults(before, after, rollUp) },
+    lines: { ...movedLines(changed, rollUps), ...movedResults(before, after) },
     sections: movedSections(former, latter),
     totals: movedTotals(former, latter),
-    nodes: Object.fromEntries([...changed.after].map(([id, node]) => [id, rollUp.total(node)])),
+    nodes: Object.fromEntries([...changed.after].map(([id, node]) => [id, after.rollUp.total(node)])),
   };
-};
+}; // prettier-ignore
 
 /** The amounts by which rows of any sort move, by row key. */
 export const movedRows = (impact: Impact): Readonly<Record<RowKey, Minor>> => {

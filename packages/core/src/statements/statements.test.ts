@@ -275,7 +275,7 @@ describe('the impact of a proposal', () => {
     const rollUp = rollUpOver(ledgerOf(POSTED));
     const outcome = apply(before, { type: 'changeKind', id: '6010', kind: 'costOfSales' });
     if (!outcome.ok) throw new Error(outcome.refusal.code);
-    const impact = impactOf(before, outcome.chart, rollUp);
+    const impact = impactOf({ chart: before, rollUp }, { chart: outcome.chart, rollUp });
     expect(impact.lines).toEqual({
       'costOfSales/6000': 150,
       'costOfSales/6010': 150,
@@ -296,7 +296,7 @@ describe('the impact of a proposal', () => {
     const rollUp = rollUpOver(ledgerOf({ '1010': 70, '6010': 30, '4010': -100 }));
     const moved = apply(flat, { type: 'changeKind', id: '6010', kind: 'propertyAndEquipment' });
     if (!moved.ok) throw new Error(moved.refusal.code);
-    expect(movedRows(impactOf(flat, moved.chart, rollUp))).toEqual({
+    expect(movedRows(impactOf({ chart: flat, rollUp }, { chart: moved.chart, rollUp }))).toEqual({
       'operatingExpenses/6010': -30,
       'nonCurrentAssets/6010': 30,
       'result/thisYear': 30,
@@ -317,14 +317,19 @@ describe('the impact of a proposal', () => {
         randomChart(40),
         draws(15),
         fc.array(fc.integer({ min: -1e9, max: 1e9 }), { maxLength: 60 }),
-        (bare, recipes, amounts) => {
+        fc.boolean(),
+        (bare, recipes, amounts, posted) => {
           const { chart, ledger } = balancedLedger(bare, amounts);
-          const after = runDraws(chart, recipes, 'new').at(-1)?.after ?? chart;
-          const rollUp = rollUpOver(ledger);
-          const moved = movedRows(impactOf(chart, after, rollUp));
+          const proposed = runDraws(chart, recipes, 'new').at(-1)?.after ?? chart;
+          const before = { chart, rollUp: rollUpOver(ledger) };
+          const later = posted ? balancedLedger(proposed, [...amounts].reverse()) : null;
+          const after = later
+            ? { ...later, rollUp: rollUpOver(later.ledger) }
+            : { ...before, chart: proposed };
+          const moved = movedRows(impactOf(before, after));
           for (const code of ['profitAndLoss', 'balanceSheet'] as const) {
-            const former = totalsOf(buildStatement(code, { chart, rollUp }, ALL));
-            const latter = totalsOf(buildStatement(code, { chart: after, rollUp }, ALL));
+            const former = totalsOf(buildStatement(code, before, ALL));
+            const latter = totalsOf(buildStatement(code, after, ALL));
             for (const key of new Set([...former.keys(), ...latter.keys()])) {
               const shift = (latter.get(key) ?? 0) - (former.get(key) ?? 0);
               if (former.has(key) && latter.has(key)) expect(moved[key] ?? 0).toBe(shift + 0);

@@ -11,14 +11,18 @@ import {
 import { Store } from '@ngrx/store';
 import type { Remark } from '@iunctus/contract';
 import {
+  dropOpening,
   dropOperation,
+  isPostable,
   proposedChart,
   trackOf,
   advance,
   type Chart,
   type Conflict,
 } from '@iunctus/core';
+import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { MovedTotalsComponent } from '../../shared/components/moved-totals.component';
+import { callerIn } from '../../shared/words/opening-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BenchModel } from '../model/bench-model';
@@ -41,7 +45,7 @@ const LISTED = 300;
 @Component({
   selector: 'iu-review-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HandOverComponent, MovedTotalsComponent, SheetComponent],
+  imports: [HandOverComponent, MovedTotalsComponent, OpeningNoteComponent, SheetComponent],
   templateUrl: './review-sheet.component.html',
   styleUrl: './review-sheet.component.css',
 })
@@ -77,6 +81,11 @@ export class ReviewSheetComponent {
   protected readonly lines = computed(() => this.all().slice(0, LISTED));
   protected readonly unlisted = computed(() => this.all().length - this.lines().length);
 
+  protected readonly openings = this.model.engine.openings;
+  protected readonly called = computed(() => callerIn(this.model.chart(), this.model.base()));
+  /** Whether listed balances cannot be posted, so that nothing can be adopted. */
+  protected readonly stuck = computed(() => !this.openings().every(({ plan }) => isPostable(plan)));
+
   protected readonly impact = computed(() => this.model.engine.impact());
   protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
   protected readonly moves = computed(
@@ -85,9 +94,10 @@ export class ReviewSheetComponent {
 
   protected drop({ stepId, index }: Line): void {
     const dropped = dropOperation(this.model.base(), this.model.steps(), { stepId, index });
-    const names = dropped.dependents.map((operation) =>
-      operationWords(operation, this.model.chart()),
-    );
+    const names = [
+      ...dropped.dependents.map((operation) => operationWords(operation, this.model.chart())),
+      ...dropped.balances.map((id) => `the listed balance of ${this.called()(id)}`),
+    ];
     this.gone.set(names.length === 0 ? '' : `Dropped with it: ${names.join('; ')}`);
     const place = this.lines().findIndex((line) => line.stepId === stepId && line.index === index);
     this.store.dispatch(BenchPageActions.operationDropped({ steps: dropped.steps }));
@@ -99,6 +109,13 @@ export class ReviewSheetComponent {
     const buttons = this.host.querySelectorAll<HTMLElement>('ol button');
     const next = buttons[Math.min(place, buttons.length - 1)];
     (next ?? this.host.querySelector<HTMLElement>('header button'))?.focus();
+  }
+
+  protected dropBalances(stepId: string): void {
+    this.gone.set('');
+    const steps = dropOpening(this.model.steps(), stepId);
+    this.store.dispatch(BenchPageActions.operationDropped({ steps }));
+    afterNextRender(() => this.focusLine(0), { injector: this.injector });
   }
 
   protected discard(): void {
@@ -127,7 +144,8 @@ export class ReviewSheetComponent {
 
   /** Puts the set-aside step on top of what was adopted; a rule may still refuse it. */
   protected keepMine(conflict: Conflict): void {
-    const refusal = this.model.propose(conflict.step.operations);
+    const { operations, opening = null } = conflict.step;
+    const refusal = this.model.propose(operations, { opening });
     if (refusal === null) this.dismiss(conflict);
     else this.gone.set(refusalWords(refusal, this.model.chart(), this.model.base()));
   }

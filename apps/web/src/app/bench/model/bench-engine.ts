@@ -1,6 +1,6 @@
 import { DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Impact, Statement } from '@iunctus/core';
+import type { Impact, PlannedOpening, Statement } from '@iunctus/core';
 import { benchFeature } from '../state/bench.feature';
 import { createBenchWorker } from '../workers/bench-worker.factory';
 import type { BenchMessage, BenchResult, Shown } from '../workers/bench-messages';
@@ -15,6 +15,9 @@ export class BenchEngine {
   private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
   private readonly steps = this.store.selectSignal(benchFeature.selectSteps);
   private readonly amounts = this.store.selectSignal(benchFeature.selectAmounts);
+  private readonly pending = this.store.selectSignal(benchFeature.selectOpenings);
+  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
+  private readonly client = this.store.selectSignal(benchFeature.selectClient);
   private readonly worker = createBenchWorker();
 
   /** Which statement is shown, and how. */
@@ -27,6 +30,8 @@ export class BenchEngine {
   readonly impact = signal<Impact>(NO_IMPACT);
   readonly statement = signal<Statement>(NO_STATEMENT);
   readonly totals = signal<NonNullable<BenchResult['totals']>>({});
+  /** The entries that the balances of the proposal will be posted as. */
+  readonly openings = signal<readonly PlannedOpening[]>([]);
   readonly balanced = signal(true);
   /** Whether anything was computed yet. */
   readonly ready = signal(false);
@@ -39,6 +44,7 @@ export class BenchEngine {
     effect(() => this.sendChart());
     effect(() => this.send({ type: 'amounts', amounts: this.amounts() }));
     effect(() => this.send({ type: 'steps', steps: this.steps() }));
+    effect(() => this.sendOpenings());
     effect(() => this.send({ type: 'shown', shown: this.shown() }));
   }
 
@@ -50,6 +56,17 @@ export class BenchEngine {
     this.send({ type: 'chart', settings, accounts, posted, merged, splits, usedValues, steps });
   }
 
+  private sendOpenings(): void {
+    const [openings, period, client] = [this.pending(), this.balances(), this.client()];
+    if (period === null || client === null) return;
+    const { first, last } = period;
+    const { fiscalYearStart } = client;
+    this.send({
+      type: 'openings',
+      pending: { openings, period: { first, last }, fiscalYearStart },
+    });
+  }
+
   private send(message: BenchMessage): void {
     this.worker.postMessage(message);
   }
@@ -57,6 +74,7 @@ export class BenchEngine {
   private take(result: BenchResult): void {
     this.impact.set(result.impact);
     this.statement.set(result.statement);
+    this.openings.set(result.openings);
     this.balanced.set(result.balances);
     if (result.totals !== null) this.totals.set(result.totals);
     this.ready.set(true);

@@ -33,6 +33,7 @@ import {
   type Chart,
   type ChartNode,
   type Minor,
+  type OpeningBalances,
   type Operation,
   type ProposalStep,
   type Refusal,
@@ -53,6 +54,19 @@ const numbersIn = (operation: Operation): readonly (string | null)[] => {
   if (operation.type === 'renumberMany') return operation.numbers.map(({ number }) => number);
   return operation.type === 'renumber' ? [operation.number] : [];
 };
+
+/** What a step has besides its operations. */
+export interface StepMore {
+  readonly id?: string;
+  /** Balances that come along. */
+  readonly opening?: OpeningBalances | null;
+}
+
+/** A step of operations, under a fresh id where none is given. */
+export const stepOf = (
+  operations: readonly Operation[],
+  { id = crypto.randomUUID(), opening = null }: StepMore = {},
+): ProposalStep => ({ id, operations, ...(opening === null ? {} : { opening }) });
 
 /** The depth with which a bench opens. */
 const FIRST_DEPTH = 3;
@@ -170,12 +184,13 @@ export class BenchModel {
     () => new Set(this.steps().flatMap(({ operations }) => operations.flatMap(subjectsOf))),
   );
 
-  /** What a person counts as changes: the accounts that are touched, and the chart's own settings. */
+  /** What a person counts as changes: the accounts that are touched, the chart's own settings, and balances of lists. */
   readonly changes = computed(() => {
     const own = this.steps().some(({ operations }) =>
       operations.some((operation) => subjectsOf(operation).length === 0),
     );
-    return this.touched().size + (own ? 1 : 0);
+    const openings = this.steps().filter(({ opening }) => opening !== undefined).length;
+    return this.touched().size + (own ? 1 : 0) + openings;
   });
 
   /** The statement row that was selected; its accounts light up. */
@@ -225,12 +240,11 @@ export class BenchModel {
   }
 
   /** Proposes operations as one step. Gives the refusal, and changes nothing, when a rule says no. */
-  propose(operations: readonly Operation[], id: string = crypto.randomUUID()): Refusal | null {
-    if (operations.length === 0) return null;
+  propose(operations: readonly Operation[], more: StepMore = {}): Refusal | null {
+    if (operations.length === 0 && (more.opening ?? null) === null) return null;
     const outcome = applyAll(this.chart(), operations);
     if (!outcome.ok) return outcome.refusal;
-    const step = { id, operations };
-    this.store.dispatch(BenchPageActions.stepProposed({ step }));
+    this.store.dispatch(BenchPageActions.stepProposed({ step: stepOf(operations, more) }));
     return null;
   }
 

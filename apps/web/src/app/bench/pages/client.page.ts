@@ -82,7 +82,7 @@ export class ClientPage {
 const noticeWords = (notice: Notice): string => {
   switch (notice.type) {
     case 'adopted':
-      return `Adopted as revision ${notice.revision}. It can be taken back under History.`;
+      return adoptedWords(notice);
     case 'takenBack':
       return takenBackWords(notice);
     case 'merged':
@@ -90,6 +90,21 @@ const noticeWords = (notice: Notice): string => {
     case 'problem':
       return problemWords(notice.problem);
   }
+};
+
+const adoptedWords = ({
+  revision,
+  posted,
+  revised,
+}: Extract<Notice, { type: 'adopted' }>): string => {
+  const chart = revised
+    ? [`Adopted as revision ${revision}. It can be taken back under History.`]
+    : [];
+  const books =
+    posted === 0
+      ? []
+      : [`${posted} ${posted === 1 ? 'account has its' : 'accounts have their'} balance now.`];
+  return [...chart, ...books].join(' ') || 'The books had these balances already.';
 };
 
 const takenBackWords = ({

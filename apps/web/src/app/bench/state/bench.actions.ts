@@ -1,6 +1,6 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
-import type { AmountsTuple, Period, ProposalStep } from '@iunctus/core';
+import type { AmountsTuple, PendingOpening, Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 
 export const BenchPageActions = createActionGroup({
@@ -33,12 +33,13 @@ export const BenchApiActions = createActionGroup({
     'Bench Load Failed': props<{ problem: ApiProblem }>(),
     'Balances Loaded': props<{ balances: BalancesAnswer }>(),
     'Splits Loaded': props<{ amounts: readonly AmountsTuple[] }>(),
+    'Openings Loaded': props<{ openings: readonly PendingOpening[] }>(),
     'Balances Load Failed': props<{ problem: ApiProblem }>(),
     'Proposal Saved': props<{ version: number; edits: number }>(),
     'Proposal Save Failed': props<{ problem: ApiProblem }>(),
     'Proposal Overtaken': props<{ client: ClientAnswer; chart: BenchChart }>(),
     'Review Request Failed': props<{ problem: ApiProblem }>(),
-    Adopted: props<{ revision: number }>(),
+    Adopted: props<{ revision: number; posted: number }>(),
     'Adopt Failed': props<{ problem: ApiProblem }>(),
     'Take Back Prepared': props<{
       revision: number;

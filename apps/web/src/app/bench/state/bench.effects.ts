@@ -154,8 +154,8 @@ export const adopt$ = createEffect(
         if (clientId === null || adopted === null) return EMPTY;
         const request = { baseRevision: adopted.revision, steps: [...proposal.steps], note };
         return api.adopt(clientId, request).pipe(
-          switchMap(({ revision }) => [
-            BenchApiActions.adopted({ revision }),
+          switchMap((answer) => [
+            BenchApiActions.adopted(answer),
             BenchPageActions.clientOpened({ clientId }),
           ]),
           catchError((error: unknown) => {

@@ -16,6 +16,7 @@ import {
   type ChartSettings,
   type Conflict,
   type MergedAccount,
+  type PendingOpening,
   type Period,
   type ProposalStep,
   type Split,
@@ -74,6 +75,8 @@ export interface BenchState {
   readonly balances: BalancesAnswer | null;
   /** What pending splits come to in the period that is shown. */
   readonly splitAmounts: readonly AmountsTuple[];
+  /** The balances that the proposal brings along, with the books at their time as far as they are fetched. */
+  readonly openings: readonly PendingOpening[];
   readonly adopting: boolean;
   readonly notice: Notice | null;
 }
@@ -104,6 +107,7 @@ const initial: BenchState = {
   period: null,
   balances: null,
   splitAmounts: [],
+  openings: [],
   adopting: false,
   notice: null,
 };
@@ -230,6 +234,7 @@ export const benchFeature = createFeature({
       ...state,
       splitAmounts: amounts,
     })),
+    on(BenchApiActions.openingsLoaded, (state, { openings }) => ({ ...state, openings })),
     on(
       BenchApiActions.balancesLoadFailed,
       BenchApiActions.reviewRequestFailed,
@@ -260,9 +265,14 @@ export const benchFeature = createFeature({
       proposal: edited(state.proposal, mergeSteps(state.proposal, chart)),
     })),
     on(BenchPageActions.adoptRequested, (state) => ({ ...state, adopting: true })),
-    on(BenchApiActions.adopted, (state, { revision }) => ({
+    on(BenchApiActions.adopted, (state, { revision, posted }) => ({
       ...state,
-      notice: { type: 'adopted', revision } as const,
+      notice: {
+        type: 'adopted',
+        revision,
+        posted,
+        revised: revision !== state.adopted?.revision,
+      } as const,
     })),
     on(BenchApiActions.adoptFailed, (state, { problem }) => ({
       ...state,

@@ -2,7 +2,13 @@ import type { ApiProblem } from '../../shared/api/problem';
 
 /** Something that happened and that the user should be told once. */
 export type Notice =
-  | { readonly type: 'adopted'; readonly revision: number }
+  /** `posted`: how many accounts got their listed balance; `revised`: whether the chart changed. */
+  | {
+      readonly type: 'adopted';
+      readonly revision: number;
+      readonly posted: number;
+      readonly revised: boolean;
+    }
   | {
       readonly type: 'takenBack';
       readonly revision: number;

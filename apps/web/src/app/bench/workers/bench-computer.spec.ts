@@ -61,6 +61,39 @@ describe('the bench’s worker', () => {
     expect(impact.totals).toEqual([]);
   });
 
+  const BALANCES = [
+    { accountId: '1010', amount: 160 },
+    { accountId: '4010', amount: -200 },
+  ];
+  const opening = { last: '2026-10', list: 'balances.csv', balances: BALANCES };
+  const step: ProposalStep = { id: 'b', operations: [], opening };
+  const pending = {
+    openings: [{ stepId: 'b', opening, books: AMOUNTS }],
+    period: { first: '2026-07', last: '2026-10' },
+    fiscalYearStart: 7,
+  };
+
+  it('counts balances that come along in the proposal, and not in what is adopted', () => {
+    const { compute } = started();
+    compute({ type: 'steps', steps: [step] });
+    const { impact, openings, balances } = compute({ type: 'openings', pending });
+    expect(openings[0]?.plan.lines.map(({ change }) => change)).toEqual([100, -100]);
+    expect(impact.lines).toMatchObject({ 'revenue/4010': 100, 'currentAssets/1010': 100 });
+    expect(impact.nodes).toMatchObject({ '1010': 160, '4010': -200 });
+    expect(balances).toBe(true);
+    const shown = { code: 'profitAndLoss', depth: 1, zeroLines: true, proposed: false } as const;
+    const adopted = compute({ type: 'shown', shown }).statement;
+    expect(adopted.rows.find(({ key }) => key === 'total/netProfit')).toMatchObject({ amount: 60 });
+  });
+
+  it('forgets balances with the step that brought them', () => {
+    const { compute } = started();
+    compute({ type: 'steps', steps: [step] });
+    compute({ type: 'openings', pending });
+    const back = compute({ type: 'steps', steps: [] });
+    expect([back.openings, back.impact.lines]).toEqual([[], {}]);
+  });
+
   it('shows the statement as adopted when asked to', () => {
     const { compute } = started();
     compute({ type: 'steps', steps: [MOVE] });

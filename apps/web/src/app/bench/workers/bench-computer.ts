@@ -5,23 +5,35 @@ import {
   eachNode,
   emptyChart,
   impactOf,
+  isBalanced,
+  ledgerOf,
+  openingAmounts,
+  planOpenings,
   proposedChart,
   rollUpOver,
-  sectionAmounts,
-  sum,
   trackOf,
+  type AmountsTuple,
+  type PlannedOpening,
   type ProposalStep,
   type RollUp,
   type Track,
-  ledgerOf,
 } from '@iunctus/core';
-import type { BenchMessage, BenchResult, Shown } from './bench-messages';
+import type { BenchMessage, BenchResult, PendingOpenings, Shown } from './bench-messages';
 
 interface State {
   readonly track: Track;
+  readonly amounts: readonly AmountsTuple[];
+  /** Over the amounts alone. */
   readonly rollUp: RollUp;
+  readonly pending: PendingOpenings;
   readonly shown: Shown;
 }
+
+const NONE_PENDING: PendingOpenings = {
+  openings: [],
+  period: { first: '', last: '' },
+  fiscalYearStart: 1,
+};
 
 const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
   const next = advance(track, steps);
@@ -42,8 +54,12 @@ const next = (state: State, message: BenchMessage): State => {
       const base = chartFrom(accounts, parts);
       return { ...state, track: moved(trackOf(base), steps) };
     }
-    case 'amounts':
-      return { ...state, rollUp: rollUpOver(ledgerOf(message.amounts)) };
+    case 'amounts': {
+      const { amounts } = message;
+      return { ...state, amounts, rollUp: rollUpOver(ledgerOf(amounts)) };
+    }
+    case 'openings':
+      return { ...state, pending: message.pending };
     case 'steps':
       return { ...state, track: moved(state.track, message.steps) };
     case 'shown':
@@ -53,6 +69,22 @@ const next = (state: State, message: BenchMessage): State => {
   }
 };
 
+/** The openings of steps that the proposal still has. */
+const plannedIn = ({ track, pending }: State): readonly PlannedOpening[] => {
+  const { openings, fiscalYearStart } = pending;
+  if (openings.length === 0) return [];
+  const ids = new Set(track.steps.flatMap(({ id, opening }) => (opening === undefined ? [] : [id])));
+  const there = openings.filter(({ stepId }) => ids.has(stepId));
+  return planOpenings(proposedChart(track), there, fiscalYearStart);
+}; // prettier-ignore
+
+/** The roll-up that the proposal leads to: with its balances, when it brings some. */
+const rollUpAfter = (state: State, planned: readonly PlannedOpening[]): RollUp => {
+  const { period, fiscalYearStart } = state.pending;
+  const more = openingAmounts(planned, period, fiscalYearStart);
+  return more.length === 0 ? state.rollUp : rollUpOver(ledgerOf([...state.amounts, ...more]));
+};
+
 /**
  * What the worker does, apart from being a worker: keeps the adopted chart, the proposal's steps
  * and the amounts, and answers every message with what they come to.
@@ -60,32 +92,24 @@ const next = (state: State, message: BenchMessage): State => {
 export const createBenchComputer = (): ((message: BenchMessage) => BenchResult) => {
   let state: State = {
     track: trackOf(emptyChart()),
+    amounts: [],
     rollUp: rollUpOver(new Map()),
+    pending: NONE_PENDING,
     shown: { code: 'profitAndLoss', depth: Infinity, zeroLines: true, proposed: true },
   };
   return (message) => {
     state = next(state, message);
     const { track, rollUp, shown } = state;
-    const proposed = proposedChart(track);
-    const chart = shown.proposed ? proposed : track.base;
+    const openings = plannedIn(state);
+    const before = { chart: track.base, rollUp };
+    const after = { chart: proposedChart(track), rollUp: rollUpAfter(state, openings) };
     const rebased = message.type === 'chart' || message.type === 'amounts';
     return {
-      impact: impactOf(track.base, proposed, rollUp),
-      statement: buildStatement(shown.code, { chart, rollUp }, shown),
+      impact: impactOf(before, after),
+      statement: buildStatement(shown.code, shown.proposed ? after : before, shown),
       totals: rebased ? totalsOf(state) : null,
-      balances: isBalanced(state),
+      openings,
+      balances: isBalanced(after.chart, after.rollUp),
     };
   };
-};
-
-const isBalanced = ({ track, rollUp }: State): boolean => {
-  const amounts = sectionAmounts(proposedChart(track), rollUp);
-  const codes = [
-    'currentAssets',
-    'nonCurrentAssets',
-    'currentLiabilities',
-    'nonCurrentLiabilities',
-    'equity',
-  ] as const;
-  return sum(codes.map((code) => amounts.get(code) ?? 0)) === 0;
 };

@@ -5,6 +5,9 @@ import type {
   Impact,
   MergedAccount,
   Minor,
+  PendingOpening,
+  Period,
+  PlannedOpening,
   ProposalStep,
   Split,
   Statement,
@@ -17,6 +20,14 @@ export interface Shown extends StatementOptions {
   readonly code: StatementCode;
   /** As proposed, or as last adopted. */
   readonly proposed: boolean;
+}
+
+/** The balances that the proposal brings along, and the period whose amounts are shown. */
+export interface PendingOpenings {
+  readonly openings: readonly PendingOpening[];
+  readonly period: Period;
+  /** The month (1–12) with which the fiscal year begins. */
+  readonly fiscalYearStart: number;
 }
 
 /** What the page tells the worker. Every message is answered by one result. */
@@ -32,6 +43,7 @@ export type BenchMessage =
       readonly steps: readonly ProposalStep[];
     }
   | { readonly type: 'amounts'; readonly amounts: readonly AmountsTuple[] }
+  | { readonly type: 'openings'; readonly pending: PendingOpenings }
   | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
   | { readonly type: 'shown'; readonly shown: Shown };
 
@@ -41,6 +53,8 @@ export interface BenchResult {
   readonly statement: Statement;
   /** Debit-positive total and own amount by account of the adopted chart. */
   readonly totals: Readonly<Record<string, readonly [total: Minor, own: Minor]>> | null;
+  /** The entries that the balances of the proposal will be posted as. */
+  readonly openings: readonly PlannedOpening[];
   /** Whether assets = liabilities + equity on the proposed chart. */
   readonly balances: boolean;
 }

@@ -266,7 +266,7 @@ export class StartPage {
     const steps = operations.length === 0 ? [] : [{ id, operations }];
     if (this.load().status === 'noChart')
       this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
-    else this.refusal.set(this.model.propose(operations, id));
+    else this.refusal.set(this.model.propose(operations, { id }));
     if (this.refusal() === null) this.goToChart();
   }
 

@@ -3,6 +3,7 @@ import {
   mergedAccounts,
   recordsOf,
   splitsOf,
+  type AmountsTuple,
   type Chart,
   type FormerTitle,
   type ImportPlan,
@@ -11,6 +12,7 @@ import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
 import type {
   Decisions,
   FileSeen,
+  ImportOpened,
   ImportAnswerMessage,
   ImportQuestionMessage,
 } from '../workers/import-messages';
@@ -40,6 +42,8 @@ export class ImportEngine {
   readonly file = signal<FileSeen | null>(null);
   readonly problem = signal<FileProblem | null>(null);
   readonly plan = signal<ImportPlan | null>(null);
+  /** The entry that the list's balances would be. */
+  readonly opening = signal<ImportOpened | null>(null);
   readonly progress = signal<ImportProgress>({ doing: 'nothing' });
 
   constructor() {
@@ -71,6 +75,11 @@ export class ImportEngine {
     this.send({ type: 'plan', serial: this.serial, chart: sent, ...question });
   }
 
+  /** Holds the balances of the list against the books, once it is lined up. */
+  askOpening(books: readonly AmountsTuple[], withTaker: boolean): void {
+    this.send({ type: 'opening', serial: this.serial, books, withTaker });
+  }
+
   /** Stops whatever is being done and forgets the file. */
   stop(): void {
     this.worker.terminate();
@@ -79,6 +88,7 @@ export class ImportEngine {
     this.file.set(null);
     this.problem.set(null);
     this.plan.set(null);
+    this.opening.set(null);
     this.progress.set({ doing: 'nothing' });
   }
 
@@ -112,7 +122,10 @@ export class ImportEngine {
         return this.progress.set({ doing: 'planning', share: answer.share });
       case 'planned':
         this.plan.set(answer.plan);
+        this.opening.set(null);
         return this.progress.set({ doing: 'nothing' });
+      case 'opened':
+        return this.opening.set({ plan: answer.plan, taker: answer.taker });
     }
   }
 }

@@ -16,12 +16,13 @@ import {
   copyStructure,
   TREE_SOURCES,
   titleOf,
+  type OpeningBalances,
   type Operation,
   type Refusal,
   type TreeSource,
 } from '@iunctus/core';
 import { ProgressBar } from 'primeng/progressbar';
-import { BenchModel } from '../../bench/model/bench-model';
+import { BenchModel, stepOf } from '../../bench/model/bench-model';
 import { today } from '../../bench/model/tree-words';
 import { BenchPageActions } from '../../bench/state/bench.actions';
 import { benchFeature } from '../../bench/state/bench.feature';
@@ -40,6 +41,7 @@ import { SourceChoiceComponent, type ChosenSource } from '../components/source-c
 import { TypesListComponent } from '../components/types-list.component';
 import { ImportDraft } from '../model/import-draft';
 import { ImportEngine } from '../model/import-engine';
+import { ImportOpening } from '../model/import-opening';
 import { wholeChartIn } from '../model/whole-chart';
 import { countsOf, linesOf, ROW_FILTERS, type RowFilter } from '../model/row-filter';
 
@@ -74,7 +76,7 @@ type Part = 'columns' | 'types' | 'lines' | 'balances';
     SourceChoiceComponent,
     TypesListComponent,
   ],
-  providers: [ImportEngine, ImportDraft],
+  providers: [ImportEngine, ImportDraft, ImportOpening],
   templateUrl: './import.page.html',
   styleUrl: './import.page.css',
 })
@@ -82,6 +84,7 @@ export class ImportPage {
   protected readonly model = inject(BenchModel);
   protected readonly engine = inject(ImportEngine);
   protected readonly draft = inject(ImportDraft);
+  protected readonly brought = inject(ImportOpening);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly load = this.store.selectSignal(benchFeature.selectLoad);
@@ -147,9 +150,17 @@ export class ImportPage {
     return chart !== null && accountCount(this.model.chart()) === 0 ? chart : null;
   });
   protected readonly balances = computed(() => this.engine.plan()?.balances ?? []);
-  protected readonly hasBalances = computed(() =>
-    this.balances().some(({ amount }) => amount !== 0),
-  );
+  /** Whether there is anything to propose, and nothing that must be settled first. */
+  protected readonly mayPropose = computed(() => {
+    if (
+      this.engine.progress().doing !== 'nothing' ||
+      this.brought.stuck() ||
+      this.brought.waiting()
+    )
+      return false;
+    const operations = this.engine.plan()?.operations.length ?? 0;
+    return operations > 0 || this.brought.opening() !== null;
+  });
   protected readonly changeCount = computed(() => {
     const counts = this.counts();
     const fates = this.engine.plan()?.missing.filter(({ fate }) => fate !== 'leave').length ?? 0;
@@ -240,23 +251,42 @@ export class ImportPage {
     return parts.length === 0 ? 'Nothing in this list is an account yet.' : `${parts.join(', ')}.`;
   }
 
+  /** What becomes of the balances that the list has. */
+  protected readonly balanceWords = computed(() => {
+    if (!this.brought.listed()) return '';
+    if (!this.brought.along()) return 'Its balances stay out.';
+    if (this.brought.stuck()) return 'Its balances cannot be posted; Balances says why.';
+    return this.brought.opening() === null ? '' : 'Its balances come along.';
+  });
+  protected readonly putWords = computed(() => {
+    if (this.changeCount() > 0) return String(this.changeCount());
+    return this.brought.opening() === null ? '' : 'the balances';
+  });
+
   protected takeWhole(): void {
     const chart = this.whole();
-    if (chart !== null) this.put(copyStructure(chart, () => crypto.randomUUID(), 'whole'));
+    if (chart !== null)
+      this.put(
+        copyStructure(chart, () => crypto.randomUUID(), 'whole'),
+        null,
+      );
   }
 
   protected propose(): void {
-    if (this.engine.progress().doing === 'nothing') this.put(this.engine.plan()?.operations ?? []);
+    if (this.mayPropose()) {
+      const operations = this.engine.plan()?.operations ?? [];
+      this.put([...operations, ...this.brought.taker()], this.brought.opening());
+    }
   }
 
-  private put(operations: readonly Operation[]): void {
+  private put(operations: readonly Operation[], opening: OpeningBalances | null): void {
     const client = this.model.client();
-    if (client === null || operations.length === 0) return;
+    if (client === null) return;
     if (this.load().status === 'noChart') {
-      const steps = [{ id: crypto.randomUUID(), operations }];
+      const steps = [stepOf(operations, { opening })];
       this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
     } else {
-      this.refusal.set(this.model.propose(operations));
+      this.refusal.set(this.model.propose(operations, { opening }));
       if (this.refusal() !== null) return;
     }
     void this.router.navigate(['/clients', client.id, 'chart']);

@@ -1,4 +1,14 @@
-import { chartFrom, planImport, recognizeColumns, type AccountId } from '@iunctus/core';
+import {
+  applyAll,
+  chartFrom,
+  planImport,
+  planOpening,
+  planOpeningAccount,
+  recognizeColumns,
+  type AccountId,
+  type Chart,
+  type ListedBalance,
+} from '@iunctus/core';
 import { readFile, type Sheet } from '@iunctus/exchange/reading';
 import type { FileSeen, ImportAnswerMessage, ImportQuestionMessage } from './import-messages';
 
@@ -11,6 +21,11 @@ type Asked<T extends ImportQuestionMessage['type']> = Extract<ImportQuestionMess
 export class ImportComputer {
   private sheets: readonly Sheet[] = [];
   private readonly ids: AccountId[] = [];
+  /** The id of the account that takes what the balances leave open. */
+  private takerId: AccountId | undefined;
+  /** The chart as the list would have it, and the balances of the list. */
+  private lined: { readonly chart: Chart; readonly balances: readonly ListedBalance[] } | null =
+    null;
 
   constructor(
     private readonly answer: (message: ImportAnswerMessage) => void,
@@ -19,7 +34,8 @@ export class ImportComputer {
 
   async take(message: ImportQuestionMessage): Promise<void> {
     if (message.type === 'read') await this.read(message);
-    else this.plan(message);
+    else if (message.type === 'plan') this.plan(message);
+    else this.open(message);
   }
 
   private async read({ bytes }: Asked<'read'>): Promise<void> {
@@ -28,6 +44,7 @@ export class ImportComputer {
     const { sheets, ...file } = reading.file;
     this.sheets = sheets;
     this.ids.length = 0;
+    this.takerId = undefined;
     const seen: FileSeen['sheets'] = sheets.map(({ name, rows }) => ({
       name,
       count: rows.length,
@@ -39,7 +56,8 @@ export class ImportComputer {
 
   private plan({ serial, sheet, chart, former, currency, today, decisions }: Asked<'plan'>): void {
     const { accounts, ...parts } = chart;
-    const plan = planImport(chartFrom(accounts, parts), {
+    const before = chartFrom(accounts, parts);
+    const plan = planImport(before, {
       rows: this.sheets[sheet]?.rows ?? [],
       ...decisions,
       former,
@@ -48,6 +66,17 @@ export class ImportComputer {
       newId: (index) => (this.ids[index] ??= this.freshId()),
       tell: (share) => this.answer({ type: 'told', serial, share }),
     });
+    const after = applyAll(before, plan.operations);
+    this.lined = { chart: after.ok ? after.chart : before, balances: plan.balances };
     this.answer({ type: 'planned', serial, plan });
+  }
+
+  private open({ serial, books, withTaker }: Asked<'opening'>): void {
+    if (this.lined === null) return;
+    const { chart, balances } = this.lined;
+    const taker = withTaker ? planOpeningAccount(chart, (this.takerId ??= this.freshId())) : [];
+    const taken = applyAll(chart, taker);
+    const plan = planOpening(taken.ok ? taken.chart : chart, books, balances);
+    this.answer({ type: 'opened', serial, plan, taker: taken.ok ? taker : [] });
   }
 }

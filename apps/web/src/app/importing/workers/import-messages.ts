@@ -1,6 +1,7 @@
 import type {
   AccountId,
   AccountRecord,
+  AmountsTuple,
   ChartParts,
   ColumnReading,
   Fate,
@@ -9,6 +10,8 @@ import type {
   ImportPlan,
   KindCode,
   Mended,
+  OpeningPlan,
+  Operation,
   SourceRow,
   TreeSource,
 } from '@iunctus/core';
@@ -54,10 +57,25 @@ export type ImportQuestionMessage =
       readonly currency: string;
       readonly today: string;
       readonly decisions: Decisions;
+    }
+  /** What the balances of the list that was lined up last come to, held against the books. */
+  | {
+      readonly type: 'opening';
+      readonly serial: number;
+      readonly books: readonly AmountsTuple[];
+      /** Whether an account is to be added for what the balances leave open. */
+      readonly withTaker: boolean;
     };
+
+/** The entry that the balances of a list would be, and what adds the account for what they leave open. */
+export interface ImportOpened {
+  readonly plan: OpeningPlan;
+  readonly taker: readonly Operation[];
+}
 
 export type ImportAnswerMessage =
   | { readonly type: 'read'; readonly file: FileSeen }
   | { readonly type: 'unreadable'; readonly problem: FileProblem }
   | { readonly type: 'told'; readonly serial: number; readonly share: number }
-  | { readonly type: 'planned'; readonly serial: number; readonly plan: ImportPlan };
+  | { readonly type: 'planned'; readonly serial: number; readonly plan: ImportPlan }
+  | ({ readonly type: 'opened'; readonly serial: number } & ImportOpened);

@@ -1,16 +1,15 @@
 import { aChart } from '@iunctus/core/testing';
-import type { ProposalStep } from '@iunctus/core';
+import type { AmountsTuple, PendingOpening, ProposalStep } from '@iunctus/core';
 import type { Remark } from '@iunctus/contract';
 import { readProposal } from './proposal-reader';
 
 const CHART = aChart('4010 Sales\n5000 Cost of sales:\n  5010 Fruit\n6310 Duty', {
   posted: ['4010', '6310'],
 });
-const amounts = (amount: number) => ({ balance: amount, change: amount, yearChange: amount });
-const LEDGER = new Map([
-  ['4010', amounts(-100)],
-  ['6310', amounts(30)],
-]);
+const AMOUNTS: readonly AmountsTuple[] = [
+  ['4010', -100, -100, -100],
+  ['6310', 30, 30, 30],
+];
 const STEPS: readonly ProposalStep[] = [
   {
     id: 's1',
@@ -30,8 +29,14 @@ const remark = (stepId: string, index: number): Remark => ({
   words: 'Why?',
   writtenAt: '2026-11-25T10:00:00.000Z',
 });
-const read = (remarks: readonly Remark[] = []) =>
-  readProposal(CHART, STEPS, { ledger: LEDGER, remarks });
+const read = (remarks: readonly Remark[] = [], pending: readonly PendingOpening[] = []) =>
+  readProposal(CHART, STEPS, {
+    amounts: AMOUNTS,
+    period: { first: '2026-07', last: '2026-10' },
+    fiscalYearStart: 7,
+    pending,
+    remarks,
+  });
 
 describe('reading a proposal', () => {
   it('says every operation twice: plainly, and in the trade’s words', () => {
@@ -47,6 +52,17 @@ describe('reading a proposal', () => {
     expect(totals.map(({ code, before, after }) => [code, before, after])).toEqual([
       ['grossProfit', 100, 70],
     ]);
+  });
+
+  it('counts the balances that come along as if they were posted', () => {
+    const balances = [{ accountId: '4010', amount: -150 }, { accountId: '6310', amount: 80 }]; // prettier-ignore
+    const opening = { last: '2026-10', list: 'balances.csv', balances };
+    const { openings, impact } = read([], [{ stepId: 's1', opening, books: AMOUNTS }]);
+    expect(openings[0]?.plan.lines.map(({ change }) => change)).toEqual([-50, 50]);
+    const moved = impact.totals.map(({ code, before, after }) => [code, before, after]);
+    expect(moved).toEqual([['grossProfit', 100, 70]]);
+    const sales = impact.sections.find(({ code }) => code === 'revenue');
+    expect([sales?.before, sales?.after]).toEqual([100, 150]);
   });
 
   it('lists numbers old and new with the last name', () => {

@@ -7,8 +7,14 @@ import {
   type Chart,
   type Impact,
   type Landed,
-  type Ledger,
+  type AmountsTuple,
+  type PendingOpening,
+  type Period,
+  type PlannedOpening,
   type ProposalStep,
+  ledgerOf,
+  openingAmounts,
+  planOpenings,
   rollUpOver,
 } from '@iunctus/core';
 import type { Remark } from '@iunctus/contract';
@@ -36,8 +42,12 @@ export interface NumberLine {
 /** A proposal as it is read: what changes line by line, what moves, which numbers change. */
 export interface ReadProposal {
   readonly lines: readonly ProposalLine[];
+  /** The chart as proposed. */
+  readonly chart: Chart;
   readonly impact: Impact;
   readonly numbers: readonly NumberLine[];
+  /** The entries that listed balances will be posted as. */
+  readonly openings: readonly PlannedOpening[];
   /** Remarks whose operation is gone. */
   readonly loose: readonly Remark[];
 }
@@ -49,11 +59,21 @@ const numberLines = (landed: readonly Landed[], chart: Chart): readonly NumberLi
     to: to ?? '–',
   }));
 
+/** The books and the remarks that a proposal is read with. */
+export interface ReadWith {
+  readonly amounts: readonly AmountsTuple[];
+  /** The period of the amounts; `null` while there are none. */
+  readonly period: Period | null;
+  readonly fiscalYearStart: number;
+  readonly pending: readonly PendingOpening[];
+  readonly remarks: readonly Remark[];
+}
+
 /** Reads a proposal on the chart on which it stands. */
 export const readProposal = (
   base: Chart,
   steps: readonly ProposalStep[],
-  { ledger, remarks }: { readonly ledger: Ledger; readonly remarks: readonly Remark[] },
+  { amounts, period, fiscalYearStart, pending, remarks }: ReadWith,
 ): ReadProposal => {
   const lines: ProposalLine[] = [];
   const landed: Landed[] = [];
@@ -73,9 +93,15 @@ export const readProposal = (
       before = after;
     }
   const known = new Set(lines.flatMap((line) => line.remarks.map(({ id }) => id)));
+  const openings = planOpenings(before, pending, fiscalYearStart);
+  const more = period === null ? [] : openingAmounts(openings, period, fiscalYearStart);
+  const rollUp = rollUpOver(ledgerOf(amounts));
+  const rollUpAfter = more.length === 0 ? rollUp : rollUpOver(ledgerOf([...amounts, ...more]));
   return {
     lines,
-    impact: impactOf(base, before, rollUpOver(ledger)),
+    chart: before,
+    openings,
+    impact: impactOf({ chart: base, rollUp }, { chart: before, rollUp: rollUpAfter }),
     numbers: numberLines(landed, before),
     loose: remarks.filter(({ id }) => !known.has(id)),
   };

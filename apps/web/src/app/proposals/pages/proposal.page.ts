@@ -3,8 +3,10 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { BenchModel } from '../../bench/model/bench-model';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { MovedTotalsComponent } from '../../shared/components/moved-totals.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { callerIn } from '../../shared/words/opening-words';
 import { longPeriod, momentWords } from '../../shared/words/period-words';
 import { proposalStateWords } from '../../shared/words/review-words';
 import { ReviewStore } from '../state/review.store';
@@ -17,7 +19,7 @@ import type { ProposalLine } from '../model/proposal-reader';
 @Component({
   selector: 'iu-proposal-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MovedTotalsComponent, ProblemNoteComponent, RouterLink],
+  imports: [MovedTotalsComponent, OpeningNoteComponent, ProblemNoteComponent, RouterLink],
   providers: [ReviewStore],
   templateUrl: './proposal.page.html',
   styleUrl: './proposal.page.css',
@@ -46,6 +48,9 @@ export class ProposalPage {
     const impact = this.review.read()?.impact;
     return impact !== undefined && impact.sections.length + impact.totals.length > 0;
   });
+  protected readonly called = computed(() =>
+    callerIn(this.review.read()?.chart ?? this.model.base()),
+  );
   protected readonly profitStays = computed(
     () => !(this.review.read()?.impact.totals.some(({ code }) => code === 'netProfit') ?? false),
   );

@@ -1,9 +1,11 @@
-import { type AmountsTuple, ledgerOf, pendingSplits } from '@iunctus/core';
+import { type AmountsTuple, type PendingOpening, pendingSplits } from '@iunctus/core';
 import { computed, effect, inject, Injectable, signal, type Signal } from '@angular/core';
 import { Store } from '@ngrx/store';
+import type { Subscription } from 'rxjs';
 import type { ProposalAnswer, Remark, ReviewAnswer } from '@iunctus/contract';
 import { BenchModel } from '../../bench/model/bench-model';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { listedIn, withBooks } from '../../bench/state/listed-openings';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
@@ -29,6 +31,8 @@ export class ReviewStore {
   private readonly theirs = signal<ReviewAnswer | null>(null);
   /** What the splits of a colleague's proposal come to. */
   private readonly theirSplits = signal<readonly AmountsTuple[]>([]);
+  private readonly ownOpenings = this.store.selectSignal(benchFeature.selectOpenings);
+  private readonly theirOpenings = signal<readonly PendingOpening[]>([]);
   /** Remarks that the viewer wrote on the own proposal since it was opened. */
   private readonly ownRemarks = signal<readonly Remark[]>([]);
   private readonly authorId = signal<string | undefined>(undefined);
@@ -60,12 +64,21 @@ export class ReviewStore {
   readonly read = computed(() => {
     const proposal = this.proposal();
     if (proposal === null) return null;
-    const ledger = ledgerOf([...this.amounts(), ...this.theirSplits()]);
-    return readProposal(this.model.base(), proposal.steps, { ledger, remarks: proposal.remarks });
+    return readProposal(this.model.base(), proposal.steps, {
+      amounts: [...this.amounts(), ...this.theirSplits()],
+      period: this.balances(),
+      fiscalYearStart: this.model.client()?.fiscalYearStart ?? 1,
+      pending: this.authorId() === undefined ? this.ownOpenings() : this.theirOpenings(),
+      remarks: proposal.remarks,
+    });
   });
 
   constructor() {
     effect(() => this.loadSplits());
+    effect((onCleanup) => {
+      const asking = this.loadOpenings();
+      onCleanup(() => asking?.unsubscribe());
+    });
   }
 
   /** Shows the proposal of whoever the signal names; the viewer's own for nobody. */
@@ -120,6 +133,15 @@ export class ReviewStore {
     this.theirs.set({
       ...theirs,
       proposal: { ...proposal, remarks: [...proposal.remarks, remark] },
+    });
+  }
+
+  private loadOpenings(): Subscription | undefined {
+    const [theirs, client] = [this.theirs(), this.model.client()];
+    if (theirs === null || client === null) return undefined;
+    return withBooks(this.api, client, listedIn(theirs.proposal.steps)).subscribe({
+      next: (openings) => this.theirOpenings.set(openings),
+      error: (error: unknown) => this.problem.set(problemOf(error)),
     });
   }
 

@@ -29,8 +29,6 @@ import {
   KeptChartsAnswer,
   OriginAnswer,
   type OriginRequest,
-  OpeningAnswer,
-  type OpeningRequest,
   TaxSoftwareAnswer,
   UndoAnswer,
   type VerdictRequest,
@@ -128,13 +126,6 @@ export class ApiService {
 
   setOrigin(clientId: string, request: OriginRequest): Observable<unknown> {
     return this.http.put(ofClient(clientId, '/origin'), request);
-  }
-
-  /** Posts what brings accounts to their opening balances. */
-  bringOpening(clientId: string, request: OpeningRequest): Observable<OpeningAnswer> {
-    return this.http
-      .post(ofClient(clientId, '/opening-balances'), request)
-      .pipe(read(OpeningAnswer));
   }
 
   /** Takes a return file from its address and hands it to the simulated tax software. */

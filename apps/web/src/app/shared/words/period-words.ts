@@ -23,6 +23,9 @@ export const longPeriod = ({ first, last }: Period): string => {
   return `1 ${nameOf(first)}${year} – ${dayOf(last)} ${nameOf(last)} ${last.slice(0, 4)}`;
 };
 
+/** "October 2026". */
+export const longMonth = (month: Month): string => `${nameOf(month)} ${month.slice(0, 4)}`;
+
 /** "31 October 2026". */
 export const endOfPeriod = ({ last }: Period): string =>
   `${dayOf(last)} ${nameOf(last)} ${last.slice(0, 4)}`;
