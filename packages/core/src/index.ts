@@ -76,6 +76,7 @@ export { wordsOf as stemsOf } from './matching/words';
 export * from './importing/source';
 export * from './importing/entry';
 export * from './importing/columns';
+export { joinStaggered } from './importing/staggered';
 export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/amounts';
 export { TREE_SOURCES, type TreeSource } from './importing/tree-row';
 export { DOUBTFUL, type KindReason, type RowKind } from './importing/import-kinds';

@@ -119,9 +119,16 @@ export const idByClashingName = (
 
 /** Every node below and including the given ones, parents before children, in chart order. */
 export function* eachNode(nodes: readonly ChartNode[]): Generator<ChartNode> {
-  for (const node of nodes) {
-    yield node;
-    yield* eachNode(node.children);
+  // A path instead of recursion: a chart may have tens of thousands of nodes.
+  const path = [{ nodes, next: 0 }];
+  for (let at = path.at(-1); at !== undefined; at = path.at(-1)) {
+    const node = at.nodes[at.next];
+    at.next += 1;
+    if (node === undefined) path.pop();
+    else {
+      yield node;
+      if (node.children.length > 0) path.push({ nodes: node.children, next: 0 });
+    }
   }
 }
 

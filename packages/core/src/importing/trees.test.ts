@@ -2,6 +2,7 @@ import { aList } from '../testing/a-list';
 import { findTree, treeSourceOf } from './find-tree';
 import { recognizeColumns } from './columns';
 import { readRows } from './read-rows';
+import { joinStaggered } from './staggered';
 import { parentsByDigits } from './tree-by-digits';
 
 const treeOf = (text: string) => {
@@ -222,5 +223,39 @@ describe('the published national chart', () => {
 
   it('has the seven classes as its main accounts, and nothing else', () => {
     expect(numbers.filter((_number, at) => parents[at] === null)).toEqual([...'1234567']);
+  });
+});
+
+describe('names that stand in steps, each level in a column of its own', () => {
+  const STEPS = `
+Account|||Type|Balance
+Assets|||Asset|
+|Cash||Asset|
+||Till|Asset|5.00
+||Bank|Asset|9.00
+|Stock||Asset|2.00
+Sales|||Income|-16.00`;
+
+  it('become one column in which they are indented, and give the tree', () => {
+    const rows = joinStaggered(aList(STEPS));
+    expect(rows.slice(0, 4).map(({ cells }) => cells)).toEqual([
+      ['Account', 'Type', 'Balance'],
+      ['Assets', 'Asset', ''],
+      ['    Cash', 'Asset', ''],
+      ['        Till', 'Asset', '5.00'],
+    ]);
+    const read = readRows(rows, { columns: recognizeColumns(rows), currency: 'USD', today: '2026-11-25', mended: new Map() }); // prettier-ignore
+    const tree = findTree(read, treeSourceOf(read));
+    expect(tree.map(({ parent }) => parent)).toEqual([null, 0, 1, 1, 0, null]);
+  });
+
+  it('are not seen in columns of which a row has several, nor in amounts on two sides', () => {
+    for (const list of [
+      aList('Name|Type\nBank|Asset\nTill|Asset\nSales|Income'),
+      aList('Name|Debit|Credit\nBank|5.00|\nLoan||5.00\nTill|1.00|'),
+      aList('Name|Notes\nBank|Quay Street\nTill|\nSales|'),
+      aList('No|Guidance|Notes\n10|For cash|\n20||Ask\n30|For sales|'),
+    ])
+      expect(joinStaggered(list)).toBe(list);
   });
 });

@@ -1,5 +1,5 @@
 import type { Chart, ChartNode } from '../chart/chart';
-import { eachNode, recordsOf } from '../chart/queries';
+import { eachNode } from '../chart/queries';
 import { KIND_CODES, elementOf, type KindCode } from '../kinds/kinds';
 import {
   blockWidth,
@@ -32,6 +32,7 @@ const splitOff = (number: string): { own: string; separator: string; parts: stri
 
 /** Segments that nearly all numbers share: as many parts, of the same widths. */
 const segmentsOf = (split: readonly ReturnType<typeof splitOff>[]): readonly Segment[] => {
+  if (split.every(({ parts }) => parts.length === 0)) return [];
   const widths = commonest(split.map(({ parts }) => parts.map((part) => part.length).join()));
   if (widths === undefined || widths === '') return [];
   const fitting = split.filter(({ parts }) => parts.map((part) => part.length).join() === widths);
@@ -83,10 +84,12 @@ const linksOf = (chart: Chart, plan: NumberPlan): readonly Link[] => {
 /** How many links keep to levels: those whose ends stand in one block. */
 const keptBy = (links: readonly Link[], plan: NumberPlan): number => {
   const widths = plan.levels.map((_digits, index) => blockWidth(plan, index + 1));
-  return links.filter(({ level, parent, child }) => {
+  let kept = 0;
+  for (const { level, parent, child } of links) {
     const width = widths[level - 1] ?? 1;
-    return width > 1 && Math.floor(parent / width) === Math.floor(child / width);
-  }).length;
+    if (width > 1 && Math.floor(parent / width) === Math.floor(child / width)) kept += 1;
+  }
+  return kept;
 };
 
 /** The levels that most sub-accounts keep to; among equals the narrowest blocks, so that few strangers stand in them. */
@@ -178,7 +181,9 @@ const rangesOf = (chart: Chart, plan: NumberPlan): readonly NumberRange[] => {
  * (by leading digit) in which most of its main accounts stand.
  */
 export const inferPlan = (chart: Chart): NumberPlan => {
-  const numbers = recordsOf(chart).flatMap(({ number }) => number ?? []);
+  const numbers: string[] = [];
+  for (const { account } of eachNode(chart.roots))
+    if (account.number !== null) numbers.push(account.number);
   if (numbers.length === 0) return chart.settings.plan;
   const { digits, segments, separator } = shapeOf(numbers);
   const shaped: NumberPlan = { ...usualPlan(digits), segments, separator };

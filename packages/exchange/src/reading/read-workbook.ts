@@ -1,6 +1,7 @@
 import { asWritten } from '@iunctus/core';
 import { unzipSync, zipSync, type Unzipped } from 'fflate';
 import readXlsxFile, { type CellValue } from 'read-excel-file/universal';
+import { indenterOf } from './cell-indents';
 import { unreadable } from './file-problem';
 import { LIMITS } from './limits';
 import { sheetOf, type Sheet } from './sheet';
@@ -36,7 +37,7 @@ const withEntities = (files: Unzipped): boolean => {
 }; // prettier-ignore
 
 /**
- * Reads every sheet of a workbook: values alone, formulas are never run. Source of the format: ISO/IEC
+ * Reads every sheet of a workbook: values alone, with the indents of their cells; formulas are never run. Source of the format: ISO/IEC
  * 29500. Refuses unpacksTooLarge, xmlEntities, damaged, and what a sheet refuses.
  */
 export const readWorkbook = async (bytes: Uint8Array): Promise<readonly Sheet[]> => {
@@ -47,10 +48,9 @@ export const readWorkbook = async (bytes: Uint8Array): Promise<readonly Sheet[]>
   const book = await readXlsxFile(stored.buffer as ArrayBuffer).catch(() =>
     unreadable({ code: 'damaged' }),
   );
-  return book.map(({ sheet, data }) =>
-    sheetOf(
-      sheet,
-      data.map((row) => row.map((value) => asWritten(textOf(value)))),
-    ),
-  );
+  const indented = indenterOf(files);
+  return book.map(({ sheet, data }) => {
+    const cells = data.map((row) => row.map((value) => asWritten(textOf(value))));
+    return sheetOf(sheet, indented(sheet, cells));
+  });
 };

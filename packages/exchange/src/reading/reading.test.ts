@@ -38,6 +38,32 @@ const TWO = [
   ['1000', 'Café'],
 ];
 
+describe('a workbook whose names are indented by the style of their cells', () => {
+  const indented = async (): Promise<Uint8Array> => {
+    const book = new ExcelJS.Workbook();
+    book.addWorksheet('Notes').addRow(['Nothing here']);
+    const sheet = book.addWorksheet('Accounts');
+    sheet.addRow(['Number', 'Name']);
+    const rows = [['1000', 'Cash', 0], ['1010', 'Till', 1], ['1011', 'Float', 2], ['1020', 'Bank', 1]] as const; // prettier-ignore
+    for (const [number, name, indent] of rows)
+      sheet.addRow([number, name]).getCell(2).alignment = { indent };
+    return new Uint8Array(await book.xlsx.writeBuffer());
+  };
+
+  it('has the indents in front of the names, as if they were blanks', async () => {
+    const reading = await readFile(await indented());
+    const rows = reading.ok ? (reading.file.sheets[1]?.rows ?? []) : [];
+    expect(rows.map(({ cells }) => cells[1])).toEqual(['Name', 'Cash', '    Till', '        Float', '    Bank']); // prettier-ignore
+  });
+
+  it('gives its tree', async () => {
+    const reading = await readFile(await indented());
+    const plan = importOf(emptyChart(), reading.ok ? (reading.file.sheets[1]?.rows ?? []) : []);
+    expect(plan.treeSource).toBe('indent');
+    expect(plan.rows.map(({ level }) => level)).toEqual([1, 2, 3, 2]);
+  });
+});
+
 describe('delimited text', () => {
   it.each([
     ['commas', utf8('Number,Name\r\n1000,Café\r\n')],

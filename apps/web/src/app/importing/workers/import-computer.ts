@@ -1,13 +1,15 @@
 import {
   applyAll,
   chartFrom,
+  joinStaggered,
   planImport,
   planOpening,
   planOpeningAccount,
   recognizeColumns,
   type AccountId,
   type Chart,
-  type ListedBalance,
+  type ImportPlan,
+  type Operation,
 } from '@iunctus/core';
 import { readFile, type Sheet } from '@iunctus/exchange/reading';
 import type { FileSeen, ImportAnswerMessage, ImportQuestionMessage } from './import-messages';
@@ -17,15 +19,21 @@ const HEAD = 40;
 
 type Asked<T extends ImportQuestionMessage['type']> = Extract<ImportQuestionMessage, { type: T }>;
 
+const chartAfter = (before: Chart, operations: readonly Operation[]): Chart => {
+  const outcome = applyAll(before, operations);
+  return outcome.ok ? outcome.chart : before;
+};
+
 /** The inside of the worker: keeps the rows of the file, and the ids of new accounts from one plan to the next. */
 export class ImportComputer {
   private sheets: readonly Sheet[] = [];
   private readonly ids: AccountId[] = [];
   /** The id of the account that takes what the balances leave open. */
   private takerId: AccountId | undefined;
-  /** The chart as the list would have it, and the balances of the list. */
-  private lined: { readonly chart: Chart; readonly balances: readonly ListedBalance[] } | null =
-    null;
+  /** What was lined up last. */
+  private lined: { readonly before: Chart; readonly plan: ImportPlan } | null = null;
+  /** The chart as the list would have it; worked out once it is needed. */
+  private after: Chart | null = null;
 
   constructor(
     private readonly answer: (message: ImportAnswerMessage) => void,
@@ -41,7 +49,8 @@ export class ImportComputer {
   private async read({ bytes }: Asked<'read'>): Promise<void> {
     const reading = await readFile(bytes);
     if (!reading.ok) return this.answer({ type: 'unreadable', problem: reading.problem });
-    const { sheets, ...file } = reading.file;
+    const { sheets: asRead, ...file } = reading.file;
+    const sheets = asRead.map(({ name, rows }) => ({ name, rows: joinStaggered(rows) }));
     this.sheets = sheets;
     this.ids.length = 0;
     this.takerId = undefined;
@@ -66,17 +75,18 @@ export class ImportComputer {
       newId: (index) => (this.ids[index] ??= this.freshId()),
       tell: (share) => this.answer({ type: 'told', serial, share }),
     });
-    const after = applyAll(before, plan.operations);
-    this.lined = { chart: after.ok ? after.chart : before, balances: plan.balances };
+    this.lined = { before, plan };
+    this.after = null;
     this.answer({ type: 'planned', serial, plan });
   }
 
   private open({ serial, books, withTaker }: Asked<'opening'>): void {
     if (this.lined === null) return;
-    const { chart, balances } = this.lined;
+    const { before, plan } = this.lined;
+    const chart = (this.after ??= chartAfter(before, plan.operations));
     const taker = withTaker ? planOpeningAccount(chart, (this.takerId ??= this.freshId())) : [];
     const taken = applyAll(chart, taker);
-    const plan = planOpening(taken.ok ? taken.chart : chart, books, balances);
-    this.answer({ type: 'opened', serial, plan, taker: taken.ok ? taker : [] });
+    const opening = planOpening(taken.ok ? taken.chart : chart, books, plan.balances);
+    this.answer({ type: 'opened', serial, plan: opening, taker: taken.ok ? taker : [] });
   }
 }
