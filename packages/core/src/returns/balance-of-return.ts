@@ -1,4 +1,4 @@
-import { KINDS } from '../kinds/kinds';
+import { isContra, KINDS, statementOf } from '../kinds/kinds';
 import type { Element } from '../kinds/element';
 import { add, negate, type Minor } from '../money/minor';
 import { RETURN_FORMS } from '../settings/return-forms';
@@ -9,25 +9,26 @@ export interface ReturnBalance {
   readonly claims: Minor;
 }
 
-/** Lines of a form's balance sheet: Schedule L of the US returns, Part X of Form 990. */
-const ON_BALANCE_SHEET = /^(L|X) /;
-
-/** What a line of the balance sheet belongs to: as its kinds say, or without any as the line before it. */
+/**
+ * What a line of the balance sheet belongs to: as its kinds say, or without any as the line before it.
+ * Every form has its balance sheet after its income.
+ */
 const elementsOf = (form: string): ReadonlyMap<string, { element: Element; contra: boolean }> => {
   const elements = new Map<string, { element: Element; contra: boolean }>();
-  let last: Element = 'asset';
+  let last: Element | null = null;
   for (const { line, kinds } of RETURN_FORMS[form]?.lines ?? []) {
-    if (!ON_BALANCE_SHEET.test(line)) continue;
-    const first = kinds?.[0] === undefined ? undefined : KINDS[kinds[0]];
-    last = first?.element ?? last;
-    elements.set(line, { element: last, contra: first?.contra === true });
+    const kind = kinds?.[0];
+    if (kind !== undefined)
+      last = statementOf(kind) === 'balanceSheet' ? KINDS[kind].element : null;
+    const contra = kind !== undefined && isContra(kind);
+    if (last !== null) elements.set(line, { element: last, contra });
   }
   return elements;
 };
 
 /**
  * What the balance sheet of a return comes to: assets less what reduces them, and liabilities with equity
- * likewise. `null` for a form without one. Source: the forms, Schedule L and Part X; from memory.
+ * likewise. `null` for a form without one. Source: the balance sheets of the forms; from memory.
  */
 export const balanceOfReturn = (
   form: string,

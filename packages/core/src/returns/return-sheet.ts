@@ -4,7 +4,13 @@ import { eachNode, hasPostings } from '../chart/queries';
 import { normalSideOfKind, statementOf, type KindCode } from '../kinds/kinds';
 import { add, negate, subtract, type Minor } from '../money/minor';
 import type { ReturnLine, ReturnLineChoice } from '../settings/return-form';
-import { RETURN_FORMS, returnFormOf, usualReturnLine, type Filer } from '../settings/return-forms';
+import {
+  hasBalanceSheet,
+  RETURN_FORMS,
+  returnFormOf,
+  usualReturnLine,
+  type Filer,
+} from '../settings/return-forms';
 import type { RollUp } from '../statements/amounts';
 
 /** What an account brings to a line, on the side on which the line is read. */
@@ -43,8 +49,11 @@ export interface ReturnSheet {
 const isCreditLine = ({ kinds }: ReturnLine, fallback: KindCode): boolean =>
   normalSideOfKind(kinds?.[0] ?? fallback) === 'credit';
 
-const needsLine = ({ account }: ChartNode): boolean =>
-  account.role === 'posting' && statementOf(account.kind) !== null;
+/** Whether the form wants the account: the balance sheet only where it has one. */
+const needsLine = ({ account }: ChartNode, form: string): boolean => {
+  const statement = account.role === 'posting' ? statementOf(account.kind) : null;
+  return statement === 'profitAndLoss' || (statement !== null && hasBalanceSheet(form));
+};
 
 /** Accounts of a line: by form line and copy. */
 type Mapped = Map<
@@ -66,7 +75,7 @@ class Sheet {
 
   take(node: ChartNode, above: ReturnLineChoice | null): void {
     const own = node.account.settings.returnLine ?? null;
-    if (needsLine(node)) this.place(node, own, above);
+    if (needsLine(node, this.form) || own?.form === this.form) this.place(node, own, above);
     for (const child of node.children) this.take(child, own ?? above);
   }
 

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import type { Chart } from '../chart/chart';
 import { eachNode } from '../chart/queries';
 import { applyAll } from '../operations/apply';
-import type { Filer } from '../settings/return-forms';
+import { returnFormOf, type Filer } from '../settings/return-forms';
+import { LEGAL_FORMS } from '../starting/starting-chart';
 import { rollUpOver, type AccountAmounts } from '../statements/amounts';
 import { aChart } from '../testing/a-chart';
 import { balancedLedger, randomChart } from '../testing/random';
@@ -95,13 +96,32 @@ describe('the return of a year', () => {
   it('lists first what has no line, belongs to another form, or stands below what goes elsewhere', () => {
     const chart = withLine(CHART, '6010', '8', { form: 'scheduleC' });
     expect(sheetOf(chart).misplaced).toEqual([{ id: '6010', why: 'otherForm', amount: 25_00 }]);
-    const soleOwner = sheetOf(CHART, { legalForm: 'soleOwner', country: 'US' });
-    expect(soleOwner.misplaced.map(({ why }) => why)).toContain('noLine');
+  });
+
+  it('of a sole owner has no balance sheet, and so asks no line of it', () => {
+    const chart = aChart('1010 Bank\n4010 Sales\n8010 Interest [investmentIncome]');
+    const ledger = new Map([['1010', of(9_00)], ['4010', of(-5_00)], ['8010', of(-4_00)]]); // prettier-ignore
+    const filer: Filer = { legalForm: 'soleOwner', country: 'US' };
+    const sheet = returnSheet(chart, rollUpOver(ledger), filer);
+    expect(sheet?.misplaced).toEqual([{ id: '8010', why: 'noLine', amount: -4_00 }]);
+    expect(balanceOfReturn('scheduleC', [])).toBeNull();
+    expect(balanceOfReturn('t2125', [])).toBeNull();
+  });
+
+  it('is known for these legal forms of these countries', () => {
+    const known = (['US', 'GB', 'CA'] as const).map((country) =>
+      LEGAL_FORMS.flatMap((legalForm) => returnFormOf({ legalForm, country }) ?? []),
+    );
+    expect(known).toEqual([
+      ['scheduleC', 'form1065', 'form1065', 'form1120', 'form1120S', 'form990'],
+      ['sa103f', 'sa800', 'companyAccounts', 'companyAccounts'],
+      ['t2125', 'gifi', 'gifi'],
+    ]);
   });
 
   it('is not known for every country and legal form', () => {
     expect(
-      returnSheet(CHART, rollUpOver(LEDGER), { legalForm: 'corporation', country: 'CA' }),
+      returnSheet(CHART, rollUpOver(LEDGER), { legalForm: 'corporation', country: 'NZ' }),
     ).toBeNull();
   });
 
@@ -113,50 +133,50 @@ describe('the return of a year', () => {
   });
 });
 
-describe.each(['partnership', 'corporation', 'sCorporation', 'nonProfit'] as const)(
-  'on any ledger a %s',
-  (legalForm) => {
-    it('has assets equal to liabilities and equity on its return', () => {
-      fc.assert(
-        fc.property(
-          randomChart(30),
-          fc.array(fc.integer({ min: -99_999, max: 99_999 }), { maxLength: 30 }),
-          (drawn, seed) => {
-            const { chart, ledger } = balancedLedger(drawn, seed);
-            const sheet = returnSheet(chart, rollUpOver(ledger), { legalForm, country: 'US' });
-            const amounts =
-              sheet?.amounts.map(({ line, amount }) => ({ line: line.line, amount })) ?? [];
-            const balance = balanceOfReturn(sheet?.form ?? '', amounts);
-            expect(balance?.assets).toBe(balance?.claims);
-          },
-        ),
-        { numRuns: 100 },
-      );
-    });
+const WITH_BALANCE_SHEET = [
+  ['partnership', 'US'], ['corporation', 'US'], ['sCorporation', 'US'], ['nonProfit', 'US'],
+  ['soleOwner', 'GB'], ['partnership', 'GB'], ['limitedCompany', 'GB'], ['corporation', 'CA'],
+] as const; // prettier-ignore
 
-    it('has every account that was posted to on one line, or says why not', () => {
-      fc.assert(
-        fc.property(
-          randomChart(30),
-          fc.array(fc.integer({ min: -999, max: 999 }), { maxLength: 20 }),
-          (drawn, seed) => {
-            const { chart, ledger } = balancedLedger(drawn, seed);
-            const sheet = returnSheet(chart, rollUpOver(ledger), { legalForm, country: 'US' });
-            const listed =
-              sheet?.amounts.flatMap(({ accounts }) => accounts.map(({ id }) => id)) ?? [];
-            expect(new Set(listed).size).toBe(listed.length);
-            const known = new Set([...listed, ...(sheet?.misplaced ?? []).map(({ id }) => id)]);
-            const posted = [...eachNode(chart.roots)].filter(
-              ({ account }) =>
-                account.role === 'posting' &&
-                account.kind !== 'memorandum' &&
-                ledger.has(account.id),
-            );
-            expect(posted.filter(({ account }) => !known.has(account.id))).toEqual([]);
-          },
-        ),
-        { numRuns: 60 },
-      );
-    });
-  },
-);
+describe.each(WITH_BALANCE_SHEET)('on any ledger a %s of %s', (legalForm, country) => {
+  it('has assets equal to liabilities and equity on its return', () => {
+    fc.assert(
+      fc.property(
+        randomChart(30),
+        fc.array(fc.integer({ min: -99_999, max: 99_999 }), { maxLength: 30 }),
+        (drawn, seed) => {
+          const { chart, ledger } = balancedLedger(drawn, seed);
+          const sheet = returnSheet(chart, rollUpOver(ledger), { legalForm, country });
+          const amounts =
+            sheet?.amounts.map(({ line, amount }) => ({ line: line.line, amount })) ?? [];
+          const balance = balanceOfReturn(sheet?.form ?? '', amounts);
+          expect(balance?.assets).toBe(balance?.claims);
+        },
+      ),
+      { numRuns: 100 },
+    );
+  });
+
+  it('has every account that was posted to on one line, or says why not', () => {
+    fc.assert(
+      fc.property(
+        randomChart(30),
+        fc.array(fc.integer({ min: -999, max: 999 }), { maxLength: 20 }),
+        (drawn, seed) => {
+          const { chart, ledger } = balancedLedger(drawn, seed);
+          const sheet = returnSheet(chart, rollUpOver(ledger), { legalForm, country });
+          const listed =
+            sheet?.amounts.flatMap(({ accounts }) => accounts.map(({ id }) => id)) ?? [];
+          expect(new Set(listed).size).toBe(listed.length);
+          const known = new Set([...listed, ...(sheet?.misplaced ?? []).map(({ id }) => id)]);
+          const posted = [...eachNode(chart.roots)].filter(
+            ({ account }) =>
+              account.role === 'posting' && account.kind !== 'memorandum' && ledger.has(account.id),
+          );
+          expect(posted.filter(({ account }) => !known.has(account.id))).toEqual([]);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});

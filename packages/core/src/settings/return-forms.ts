@@ -1,12 +1,16 @@
-import type { KindCode } from '../kinds/kinds';
+import { statementOf, type KindCode } from '../kinds/kinds';
 import type { LegalForm } from '../starting/starting-chart';
 import type { ReturnForm, ReturnLineChoice } from './return-form';
 import { FORM_1065 } from './forms/form-1065';
 import { FORM_1120 } from './forms/form-1120';
 import { FORM_1120S } from './forms/form-1120s';
 import { FORM_990 } from './forms/form-990';
+import { COMPANY_ACCOUNTS } from './forms/company-accounts';
+import { GIFI } from './forms/gifi';
 import { SA103F } from './forms/sa103f';
+import { SA800 } from './forms/sa800';
 import { SCHEDULE_C } from './forms/schedule-c';
+import { T2125 } from './forms/t2125';
 
 /** Every return that is known, by its code. */
 export const RETURN_FORMS: Readonly<Record<string, ReturnForm>> = {
@@ -16,6 +20,10 @@ export const RETURN_FORMS: Readonly<Record<string, ReturnForm>> = {
   form1120S: FORM_1120S,
   form990: FORM_990,
   sa103f: SA103F,
+  sa800: SA800,
+  companyAccounts: COMPANY_ACCOUNTS,
+  t2125: T2125,
+  gifi: GIFI,
 };
 
 const FORMS_OF: Readonly<Record<string, Partial<Readonly<Record<LegalForm, string>>>>> = {
@@ -27,7 +35,13 @@ const FORMS_OF: Readonly<Record<string, Partial<Readonly<Record<LegalForm, strin
     sCorporation: 'form1120S',
     nonProfit: 'form990',
   },
-  GB: { soleOwner: 'sa103f' },
+  GB: {
+    soleOwner: 'sa103f',
+    partnership: 'sa800',
+    limitedCompany: 'companyAccounts',
+    corporation: 'companyAccounts',
+  },
+  CA: { soleOwner: 't2125', limitedCompany: 'gifi', corporation: 'gifi' },
 };
 
 /** What decides which return a client files. `country` is ISO 3166-1 alpha-2. */
@@ -39,6 +53,12 @@ export interface Filer {
 /** The code of the return that a client files; `null` where none is known for its country. */
 export const returnFormOf = ({ legalForm, country }: Filer): string | null =>
   FORMS_OF[country]?.[legalForm] ?? null;
+
+/** Whether a form has lines for a balance sheet; the trade of a sole owner has none in some countries. */
+export const hasBalanceSheet = (form: string): boolean =>
+  RETURN_FORMS[form]?.lines.some(({ kinds }) =>
+    kinds?.some((kind) => statementOf(kind) === 'balanceSheet'),
+  ) ?? false;
 
 /** Whether a form has the line. */
 export const hasReturnLine = ({ form, line }: Pick<ReturnLineChoice, 'form' | 'line'>): boolean =>

@@ -8,7 +8,13 @@ import { type LEGAL_FORMS } from '../starting/starting-chart';
 import { planSettingsAs } from '../planning/plan-settings';
 import { aChart, anAccount } from '../testing';
 import { copiedSettings } from './account-settings';
-import { hasReturnLine, RETURN_FORMS, returnLineWords, usualReturnLine } from './return-forms';
+import {
+  hasBalanceSheet,
+  hasReturnLine,
+  RETURN_FORMS,
+  returnLineWords,
+  usualReturnLine,
+} from './return-forms';
 import { isOffered, resolvedSettings, SETTING_NAMES } from './rules';
 
 const CLUB =
@@ -289,15 +295,27 @@ describe('return lines', () => {
     expect(line('financeCost', 'corporation')).toBe('Form 1120 line 18, Interest expense');
   });
 
-  it('are known for no other country yet', () => {
-    expect(usualReturnLine('bank', { legalForm: 'corporation', country: 'CA' })).toBeNull();
+  // Sources: HMRC SA103F and SA800, SI 2008/409, CRA T2125 and RC4088; from memory.
+  it('are those of the client’s country', () => {
+    const line = (kind: KindCode, legalForm: (typeof LEGAL_FORMS)[number], country: string) => {
+      const usual = usualReturnLine(kind, { legalForm, country });
+      return usual === null ? null : returnLineWords(usual);
+    };
+    expect(line('saleOfGoods', 'soleOwner', 'GB')).toBe('SA103F line 15, Turnover');
+    expect(line('costOfSales', 'partnership', 'GB')).toBe('SA800 line 3.46, Cost of sales');
+    expect(line('inventory', 'limitedCompany', 'GB')).toBe('Company accounts line C I, Stocks');
+    expect(line('depreciation', 'soleOwner', 'CA')).toBe('T2125 line 9936, Capital cost allowance');
+    expect(line('bank', 'corporation', 'CA')).toBe(
+      'T2 GIFI line 1002, Deposits in Canadian banks and institutions',
+    );
+    expect(line('bank', 'corporation', 'NZ')).toBeNull();
   });
 
   it('take every kind on a statement to one line where the return has a balance sheet', () => {
-    for (const form of ['form1065', 'form1120'])
+    for (const form of Object.keys(RETURN_FORMS).filter(hasBalanceSheet))
       for (const kind of KIND_CODES.filter((code) => statementOf(code) !== null)) {
         const lines = RETURN_FORMS[form]?.lines.filter(({ kinds }) => kinds?.includes(kind));
-        const untaxed = form === 'form1120' || kind !== 'incomeTax';
+        const untaxed = !['form1065', 'form1120S'].includes(form) || kind !== 'incomeTax';
         if (untaxed) expect([form, kind, lines?.length]).toEqual([form, kind, 1]);
       }
   });

@@ -62,6 +62,21 @@ const LINES: Readonly<Record<string, Partial<Readonly<Record<Hint, string>>>>> =
     repairs: '22', telephone: '23', office: '23', advertising: '24', meals: '24', commissions: '26', bank: '26',
     professional: '28',
   },
+  sa800: {
+    wages: '3.51', payrollTaxes: '3.51', rent: '3.52', utilities: '3.52', insurance: '3.52', repairs: '3.53',
+    office: '3.54', telephone: '3.54', vehicles: '3.55', travel: '3.56', advertising: '3.57', meals: '3.57',
+    professional: '3.58', commissions: '3.61', bank: '3.61',
+  },
+  t2125: {
+    advertising: '8521', meals: '8523', insurance: '8690', bank: '8710', licences: '8760', office: '8810',
+    professional: '8860', rent: '8910', repairs: '8960', wages: '9060', payrollTaxes: '9060', travel: '9200',
+    utilities: '9220', telephone: '9220', vehicles: '9281',
+  },
+  gifi: {
+    advertising: '8520', meals: '8523', payrollTaxes: '8622', insurance: '8690', bank: '8710', licences: '8760',
+    office: '8810', professional: '8860', rent: '8910', repairs: '8960', wages: '9060', officers: '9060',
+    contractors: '9110', travel: '9200', utilities: '9220', telephone: '9225', vehicles: '9281', land: '1600',
+  },
 }; // prettier-ignore
 
 /** The line of a form for an account of a starting chart, where it is another than that of its kind; `null` else. */

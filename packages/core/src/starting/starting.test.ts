@@ -5,7 +5,12 @@ import { isContra, statementOf } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
 import { misfits } from '../numbering/crosswalk';
 import { usualPlan } from '../numbering/plan';
-import { hasReturnLine, returnFormOf, usualReturnLine } from '../settings/return-forms';
+import {
+  hasBalanceSheet,
+  hasReturnLine,
+  returnFormOf,
+  usualReturnLine,
+} from '../settings/return-forms';
 import { outlineOf } from '../testing/a-chart';
 import {
   composeStartingChart,
@@ -115,10 +120,10 @@ describe.each(INDUSTRY_CODES)(
           const form = returnFormOf(choice);
           if (form === null || account.role === 'heading') continue;
           const line = account.settings.returnLine ?? usualReturnLine(account.kind, choice);
-          // Schedule C has no balance sheet, and no line for what is not of the trade.
+          // Some forms have no balance sheet, and Schedule C no line for what is not of the trade.
           const without =
-            form === 'scheduleC' &&
-            (statementOf(account.kind) === 'balanceSheet' || account.kind === 'investmentIncome');
+            (!hasBalanceSheet(form) && statementOf(account.kind) === 'balanceSheet') ||
+            (form === 'scheduleC' && account.kind === 'investmentIncome');
           if (!without) expect([said, account.name, line]).not.toEqual([said, account.name, null]);
           if (line !== null) expect([said, line, hasReturnLine(line)]).toEqual([said, line, true]);
         }

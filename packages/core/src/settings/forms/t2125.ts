@@ -1,0 +1,37 @@
+import type { ReturnForm } from '../return-form';
+
+/** The Canadian return of a sole owner's business. It has no balance sheet. */
+export const T2125: ReturnForm = {
+  name: 'T2125',
+  year: 2024,
+  source: 'CRA T2125, Statement of business or professional activities, tax year 2024; from memory',
+  lines: [
+    { line: '8000', words: 'Adjusted gross sales', kinds: ['saleOfGoods', 'services', 'returnsAndDiscounts'] },
+    { line: '8230', words: 'Other income', kinds: ['otherOperatingRevenue', 'grantsAndDonations', 'gains', 'investmentIncome'] },
+    { line: '8320', words: 'Purchases during the year', kinds: ['costOfSales'] },
+    { line: '8340', words: 'Direct wage costs' },
+    { line: '8360', words: 'Subcontracts' },
+    { line: '8450', words: 'Other costs of goods sold' },
+    { line: '8521', words: 'Advertising' },
+    { line: '8523', words: 'Meals and entertainment' },
+    { line: '8590', words: 'Bad debts' },
+    { line: '8690', words: 'Insurance' },
+    { line: '8710', words: 'Interest and bank charges', kinds: ['financeCost'] },
+    { line: '8760', words: 'Business taxes, licences and memberships' },
+    { line: '8810', words: 'Office expenses' },
+    { line: '8811', words: 'Office stationery and supplies' },
+    { line: '8860', words: 'Professional fees' },
+    { line: '8871', words: 'Management and administration fees' },
+    { line: '8910', words: 'Rent' },
+    { line: '8960', words: 'Repairs and maintenance' },
+    { line: '9060', words: 'Salaries, wages and benefits' },
+    { line: '9180', words: 'Property taxes' },
+    { line: '9200', words: 'Travel expenses' },
+    { line: '9220', words: 'Utilities' },
+    { line: '9224', words: 'Fuel costs, except for motor vehicles' },
+    { line: '9275', words: 'Delivery, freight and express' },
+    { line: '9281', words: 'Motor vehicle expenses' },
+    { line: '9936', words: 'Capital cost allowance', kinds: ['depreciation'] },
+    { line: '9270', words: 'Other expenses', kinds: ['operatingExpense', 'otherExpense', 'incomeTax'] },
+  ],
+}; // prettier-ignore
