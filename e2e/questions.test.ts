@@ -83,6 +83,10 @@ describe('the questions behind a starting chart, by keyboard alone', () => {
     await proposes(before - 1);
   });
 
+  it('say what is kept of the client besides its chart', async () => {
+    await maren.sees('Also kept of Heron Reach Rowing Club: trade Online seller of goods.');
+  });
+
   it('end in a proposal whose accounts demand the channel of each posting', async () => {
     await maren.page.focus('.buttons .primary');
     await maren.press('Enter');
@@ -102,6 +106,8 @@ describe('the questions behind a starting chart, by keyboard alone', () => {
     await maren.press('Enter');
     await maren.sees('Add to the chart');
     await maren.sees('Add nothing yet');
+    const trade = await maren.page.$eval('.trades .choice.on strong', (one) => one.textContent);
+    expect(trade).toBe('Online seller of goods');
     await maren.tabTo('Vehicles');
     await maren.press('Space');
     await maren.sees('Add 3 accounts');

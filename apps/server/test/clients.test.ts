@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { MAREN, serveDemo, type Caller, type Running } from './harness';
 
 const NEW = {
@@ -55,6 +56,22 @@ describe('clients', () => {
   it('take no field that nobody knows', async () => {
     const answer = await maren.ask('POST', '/clients', { ...NEW, practiceId: 'mine' });
     expect(answer).toMatchObject({ status: 400, body: { issues: [{ field: 'practiceId' }] } });
+  });
+
+  it('are kept as what they turn out to be, and another practice’s are not found', async () => {
+    const { body } = await maren.ask<{ id: string }>('POST', '/clients', {
+      ...NEW,
+      name: 'Larch Two',
+    });
+    const nature = { legalForm: 'corporation', industry: 'restaurant', country: 'CA' };
+    const changed = await maren.ask('PUT', `/clients/${body.id}/nature`, nature);
+    expect(changed).toMatchObject({ status: 200, body: { ...nature, name: 'Larch Two' } });
+    const strange = await maren.ask('PUT', `/clients/${randomUUID()}/nature`, nature);
+    const broken = await maren.ask('PUT', `/clients/${body.id}/nature`, {
+      ...nature,
+      country: 'Canada',
+    });
+    expect([strange.status, broken.status]).toEqual([404, 400]);
   });
 });
 

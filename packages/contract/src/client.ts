@@ -12,6 +12,14 @@ const details = {
   fiscalYearStart: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(12)),
 };
 
+/** What decides a client's starting chart and returns. */
+export const ClientNature = v.strictObject({
+  legalForm: details.legalForm,
+  industry: details.industry,
+  country: details.country,
+});
+export type ClientNature = v.InferOutput<typeof ClientNature>;
+
 export const NewClientRequest = v.strictObject(details);
 export type NewClientRequest = v.InferOutput<typeof NewClientRequest>;
 

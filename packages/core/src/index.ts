@@ -91,6 +91,7 @@ export * from './starting/industries';
 export * from './starting/find-trade';
 export * from './starting/compose';
 export * from './starting/questions';
+export * from './starting/wishes';
 export * from './starting/into-chart';
 export * from './starting/copy-structure';
 export * from './starting/kept-chart';

@@ -1,4 +1,4 @@
-import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/contract';
 import type { Viewer } from '../access/access.service';
 import { change, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
@@ -60,7 +60,10 @@ export const manyClients = async (
                FROM proposal, jsonb_array_elements(proposal.steps) AS step,
                     jsonb_array_elements(step -> 'operations') AS operation
                WHERE proposal.chart_id = chart.id AND proposal.user_id = $2
-             ), 0) AS pending,
+             ), 0) + (
+               SELECT count(*)::int FROM proposal, jsonb_array_elements(proposal.steps) AS step
+               WHERE proposal.chart_id = chart.id AND proposal.user_id = $2 AND step ? 'opening'
+             ) AS pending,
              (SELECT count(*)::int FROM proposal
               WHERE proposal.chart_id = chart.id AND proposal.reviewer_id = $2
                 AND proposal.state = 'handedOver') AS to_review,
@@ -96,4 +99,16 @@ export const insertClient = (
       client.currency,
       client.fiscalYearStart,
     ],
+  });
+
+/** Changes what a client is. */
+export const updateNature = (
+  on: Transaction,
+  client: ClientNature & { readonly id: string; readonly practiceId: string },
+): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE client SET legal_form = $3, industry = $4, country = $5
+      WHERE practice_id = $1 AND id = $2`,
+    values: [client.practiceId, client.id, client.legalForm, client.industry, client.country],
   });

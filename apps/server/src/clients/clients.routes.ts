@@ -1,8 +1,8 @@
-import { NewClientRequest } from '@iunctus/contract';
+import { ClientNature, NewClientRequest } from '@iunctus/contract';
 import { Router } from 'express';
 import type pg from 'pg';
 import { answers, idIn, read, viewerOf } from '../http/handle';
-import { addClient, clientOf, listClients } from './clients.service';
+import { addClient, changeNature, clientOf, listClients } from './clients.service';
 
 /** The practice's clients. */
 export const clientRoutes = (pool: pg.Pool): Router => {
@@ -15,6 +15,15 @@ export const clientRoutes = (pool: pg.Pool): Router => {
     '/clients',
     answers((request, response) =>
       addClient(pool, viewerOf(response), read(NewClientRequest, request.body)),
+    ),
+  );
+  router.put(
+    '/clients/:clientId/nature',
+    answers((request, response) =>
+      changeNature(pool, viewerOf(response), {
+        clientId: idIn(request, 'clientId'),
+        nature: read(ClientNature, request.body),
+      }),
     ),
   );
   router.get(

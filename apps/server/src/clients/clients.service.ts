@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/contract';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
-import { insertClient, manyClients } from './clients.queries';
+import { insertClient, manyClients, updateNature } from './clients.queries';
 
 /** All clients of the viewer's practice. */
 export const listClients = (pool: pg.Pool, viewer: Viewer): Promise<ClientAnswer[]> =>
@@ -29,5 +29,17 @@ export const addClient = (
   inTransactionOn(pool, async (transaction) => {
     const id = randomUUID();
     await insertClient(transaction, { ...request, id, practiceId: viewer.practiceId });
+    return clientOf(transaction, viewer, id);
+  });
+
+/** Says anew what a client is: legal form, trade and country. */
+export const changeNature = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly nature: ClientNature },
+): Promise<ClientAnswer> =>
+  inTransactionOn(pool, async (transaction) => {
+    const { id } = await clientOf(transaction, viewer, asked.clientId);
+    await updateNature(transaction, { ...asked.nature, id, practiceId: viewer.practiceId });
     return clientOf(transaction, viewer, id);
   });

@@ -6,10 +6,11 @@ import { applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import { aChart, outlineOf } from '../testing/a-chart';
 import { randomChart } from '../testing/random';
-import { composeStartingChart, startingOperations } from './compose';
+import { composeStartingChart, startingCount, startingOperations } from './compose';
 import { copyStructure } from './copy-structure';
 import { namesThere, planStartingInto, withoutStruck } from './into-chart';
-import { usualAnswers } from './questions';
+import { usualAnswers, type StartingAnswers } from './questions';
+import { channelCountsOf, effectsOf, unwantedNames } from './wishes';
 
 const counter = (prefix: string) => {
   let count = 0;
@@ -145,3 +146,48 @@ describe('the structure of another client’s chart', () => {
     });
   });
 });
+
+describe('what is wanted of a starting chart', () => {
+  const choice = (answers: Partial<StartingAnswers> = {}) => ({
+    industry: 'professionalServices' as const,
+    legalForm: 'soleOwner' as const,
+    country: 'US' as const,
+    answers: { ...usualAnswers('professionalServices'), ...answers },
+  });
+  const withStock = choice({ has: { ...usualAnswers('professionalServices').has, stock: true } });
+  const none = new Set<string>();
+
+  it('is all of it on a new chart, but for what was struck out', () => {
+    const groups = composeStartingChart(choice());
+    const struck = new Set(['Advertising']);
+    expect(unwantedNames(groups, choice(), { living: false, turned: none })).toEqual(none);
+    expect(unwantedNames(groups, choice(), { living: false, turned: struck })).toEqual(struck);
+  });
+
+  it('is on a living chart only what an answer asks for, and what was ticked', () => {
+    const groups = composeStartingChart(withStock);
+    const lines = groups.flatMap(({ accounts }) => accounts);
+    const wanted = (turned: ReadonlySet<string>): readonly string[] => {
+      const unwanted = unwantedNames(groups, withStock, { living: true, turned });
+      return lines.map(({ name }) => name).filter((name) => !unwanted.has(name));
+    };
+    const stock = lines.filter(({ topic }) => topic === 'stock').map(({ name }) => name);
+    expect(stock.length).toBeGreaterThan(0);
+    expect(wanted(none)).toEqual(stock);
+    expect(wanted(new Set(['Advertising']))).toEqual(expect.arrayContaining(['Advertising', ...stock]));
+    expect(wanted(new Set(stock))).toEqual([]);
+  });
+
+  it('has so many accounts more or fewer by each answer, as the chart then has', () => {
+    const effects = effectsOf(choice());
+    const [before, after] = [choice(), withStock].map((one) => startingCount(composeStartingChart(one)));
+    expect(effects.stock).toBe((after ?? 0) - (before ?? 0));
+    expect(effectsOf(withStock).stock).toBe(-effects.stock);
+  });
+
+  it('has fewer accounts with channels told apart by a dimension', () => {
+    const channels = { names: ['Shop', 'Fair'], apart: 'accounts' } as const;
+    const { accounts, dimension } = channelCountsOf(choice({ channels }));
+    expect(accounts).toBeGreaterThan(dimension);
+  });
+}); // prettier-ignore

@@ -1,5 +1,5 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
+import type { BalancesAnswer, BenchChart, ClientAnswer, ClientNature } from '@iunctus/contract';
 import type { AmountsTuple, PendingOpening, Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 
@@ -8,6 +8,7 @@ export const BenchPageActions = createActionGroup({
   events: {
     'Client Opened': props<{ clientId: string }>(),
     'Chart Begun': props<{ clientId: string; steps: readonly ProposalStep[] }>(),
+    'Nature Chosen': props<{ clientId: string; nature: ClientNature }>(),
     'Step Proposed': props<{ step: ProposalStep }>(),
     'Undo Requested': emptyProps(),
     'Redo Requested': emptyProps(),
@@ -29,6 +30,8 @@ export const BenchApiActions = createActionGroup({
   source: 'Bench API',
   events: {
     'Bench Loaded': props<{ client: ClientAnswer; chart: BenchChart }>(),
+    'Client Changed': props<{ client: ClientAnswer }>(),
+    'Client Change Failed': props<{ problem: ApiProblem }>(),
     'Chart Missing': props<{ client: ClientAnswer }>(),
     'Bench Load Failed': props<{ problem: ApiProblem }>(),
     'Balances Loaded': props<{ balances: BalancesAnswer }>(),

@@ -39,6 +39,23 @@ export const loadBench$ = createEffect(
   { functional: true },
 );
 
+/** Keeps what was chosen of a client. */
+export const keepNature$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService)) =>
+    actions$.pipe(
+      ofType(BenchPageActions.natureChosen),
+      concatMap(({ clientId, nature }) =>
+        api.changeNature(clientId, nature).pipe(
+          map((client) => BenchApiActions.clientChanged({ client })),
+          catchError((error: unknown) =>
+            of(BenchApiActions.clientChangeFailed({ problem: problemOf(error) })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** Gives a client an empty chart, opens it, and proposes the first steps. */
 export const beginChart$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService)) =>

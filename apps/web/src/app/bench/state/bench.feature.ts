@@ -178,6 +178,9 @@ export const benchFeature = createFeature({
       ...state,
       load: { status: 'failed', problem } as const,
     })),
+    on(BenchApiActions.clientChanged, (state, { client }) =>
+      state.clientId === client.id ? { ...state, client } : state,
+    ),
     on(BenchPageActions.chartBegun, (state) => ({
       ...state,
       load: { status: 'loading' } as const,
@@ -237,6 +240,7 @@ export const benchFeature = createFeature({
     on(BenchApiActions.openingsLoaded, (state, { openings }) => ({ ...state, openings })),
     on(
       BenchApiActions.balancesLoadFailed,
+      BenchApiActions.clientChangeFailed,
       BenchApiActions.reviewRequestFailed,
       (state, { problem }) => ({
         ...state,

@@ -11,12 +11,6 @@ import { PAYOUT_WORDS, TOPIC_WORDS } from '../../shared/words/client-words';
 
 const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
 
-/** How many accounts a starting chart has with channels kept apart one way or the other. */
-export interface ChannelCounts {
-  readonly accounts: number;
-  readonly dimension: number;
-}
-
 /** The questions that change a starting chart, with what each answer does to the number of accounts. */
 @Component({
   selector: 'iu-questions-form',
@@ -135,7 +129,7 @@ export interface ChannelCounts {
 })
 export class QuestionsFormComponent {
   readonly answers = input.required<StartingAnswers>();
-  readonly counts = input.required<ChannelCounts>();
+  readonly counts = input.required<Readonly<Record<Channels['apart'], number>>>();
   /** How many accounts more (or with a minus, fewer) the other answer would give. */
   readonly effects = input.required<Readonly<Record<Topic, number>>>();
   readonly changed = output<StartingAnswers>();

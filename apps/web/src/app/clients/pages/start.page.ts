@@ -10,14 +10,16 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { IndustriesAnswer } from '@iunctus/contract';
+import type { ClientNature, IndustriesAnswer } from '@iunctus/contract';
 import {
   accountCount,
+  channelCountsOf,
   chartFrom,
   composeStartingChart,
   copyStructure,
   COUNTRIES,
   countryOf,
+  effectsOf,
   findTrades,
   INDUSTRIES,
   INDUSTRY_CODES,
@@ -27,10 +29,9 @@ import {
   planStartingInto,
   startingCount,
   startingOperations,
-  TOPICS,
+  unwantedNames,
   usualAnswers,
   withoutStruck,
-  type Channels,
   type CountryCode,
   type IndustryCode,
   type LegalForm,
@@ -38,7 +39,6 @@ import {
   type Refusal,
   type StartingAnswers,
   type StartingChoice,
-  type Topic,
 } from '@iunctus/core';
 import { catchError, debounceTime, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
@@ -46,12 +46,12 @@ import { BenchModel } from '../../bench/model/bench-model';
 import { BenchPageActions } from '../../bench/state/bench.actions';
 import { benchFeature } from '../../bench/state/bench.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
-import { COUNTRY_WORDS, LEGAL_FORM_WORDS } from '../../shared/words/client-words';
+import { COUNTRY_WORDS, LEGAL_FORM_WORDS, natureWords } from '../../shared/words/client-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
 import { KeptStartComponent } from '../components/kept-start.component';
-import { QuestionsFormComponent, type ChannelCounts } from '../components/questions-form.component';
+import { QuestionsFormComponent } from '../components/questions-form.component';
 import { StartingPreviewComponent } from '../components/starting-preview.component';
 
 /** Choosing a starting chart: trade, legal form, country and answers, and the accounts that they give. */
@@ -132,22 +132,12 @@ export class StartPage {
     this.living() ? namesThere(this.model.chart(), this.groups()) : new Set(),
   );
   private readonly struckOrTicked = signal<ReadonlySet<string>>(new Set());
-  /** Topics that were answered otherwise than usual for the trade. */
-  private readonly asked = computed<ReadonlySet<Topic>>(() => {
-    const usual = usualAnswers(this.industry()).has;
-    return new Set(TOPICS.filter((topic) => usual[topic] !== this.answers().has[topic]));
-  });
-  /** What is not wanted: on a new chart what was struck out, on a living one all but what an answer asks for. */
-  protected readonly struck = computed<ReadonlySet<string>>(() => {
-    const turned = this.struckOrTicked();
-    const lines = this.groups().flatMap(({ accounts }) => accounts);
-    const wanted = lines.filter(({ name, topic }) => {
-      const usual = !this.living() || (topic !== null && topic !== 'payouts' && this.asked().has(topic));
-      return usual !== turned.has(name);
-    });
-    const kept = new Set(wanted.map(({ name }) => name));
-    return new Set(lines.map(({ name }) => name).filter((name) => !kept.has(name)));
-  }); // prettier-ignore
+  protected readonly struck = computed(() =>
+    unwantedNames(this.groups(), this.choice(), {
+      living: this.living(),
+      turned: this.struckOrTicked(),
+    }),
+  );
   private readonly wanted = computed(() => withoutStruck(this.groups(), this.struck()));
   private readonly into = computed(() =>
     this.living()
@@ -159,20 +149,30 @@ export class StartPage {
     if (into === null) return startingCount(this.wanted());
     return into.ok ? into.operations.filter(({ type }) => type === 'addAccount').length : 0;
   });
-  protected readonly channelCounts = computed<ChannelCounts>(() => {
-    const withApart = (apart: Channels['apart']): number => {
-      const { names } = this.answers().channels;
-      return this.countWith({ ...this.answers(), channels: { names, apart } });
+  protected readonly channelCounts = computed(() => channelCountsOf(this.choice()));
+  protected readonly effects = computed(() => effectsOf(this.choice()));
+  /** What the choice says of the client that is not kept of it as yet. */
+  private readonly learnt = computed<ClientNature | null>(() => {
+    const client = this.client();
+    const nature = {
+      industry: this.industry(),
+      legalForm: this.legalForm(),
+      country: this.chosenCountry() ?? this.client()?.country ?? 'US',
     };
-    return { accounts: withApart('accounts'), dimension: withApart('dimension') };
+    const known = {
+      industry: client?.industry,
+      legalForm: client?.legalForm,
+      country: client?.country,
+    };
+    const chosen = [this.chosenIndustry(), this.chosenForm(), this.chosenCountry()].some(
+      (one) => one !== null,
+    );
+    return chosen && JSON.stringify(nature) !== JSON.stringify(known) ? nature : null;
   });
-  protected readonly effects = computed(() => {
-    const now = startingCount(this.groups());
-    const { has } = this.answers();
-    const turned = (topic: Topic): number =>
-      this.countWith({ ...this.answers(), has: { ...has, [topic]: !has[topic] } }) - now;
-    return Object.fromEntries(TOPICS.map((topic) => [topic, turned(topic)])) as Record<Topic, number>;
-  }); // prettier-ignore
+  protected readonly learntWords = computed(() => {
+    const [nature, client] = [this.learnt(), this.client()];
+    return nature === null || client === null ? '' : natureWords(nature, client);
+  });
 
   /** Other clients that have a chart, from which its structure can be taken. */
   protected readonly others = computed(() =>
@@ -226,13 +226,15 @@ export class StartPage {
 
   protected propose(): void {
     const into = this.into();
+    if (into?.ok === false) return this.refusal.set(into.refusal);
+    this.keepNature();
     if (into === null) return this.begin(this.freshOperations());
-    if (!into.ok) return this.refusal.set(into.refusal);
     this.refusal.set(this.model.propose(into.operations));
     if (this.refusal() === null) this.goToChart();
   }
 
   protected startEmpty(): void {
+    this.keepNature();
     this.begin([]);
   }
 
@@ -247,8 +249,11 @@ export class StartPage {
     });
   }
 
-  private countWith(answers: StartingAnswers): number {
-    return startingCount(composeStartingChart({ ...this.choice(), answers }));
+  /** What was chosen of the client is true of it from now on, its return lines included. */
+  private keepNature(): void {
+    const [client, nature] = [this.client(), this.learnt()];
+    if (client !== null && nature !== null)
+      this.store.dispatch(BenchPageActions.natureChosen({ clientId: client.id, nature }));
   }
 
   private freshOperations(): readonly Operation[] {

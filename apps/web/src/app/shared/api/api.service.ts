@@ -6,6 +6,7 @@ import {
   BalancesAnswer,
   BenchAnswer,
   ClientAnswer,
+  type ClientNature,
   ClientsAnswer,
   type HandOverRequest,
   IndustriesAnswer,
@@ -69,6 +70,10 @@ export class ApiService {
 
   client(clientId: string): Observable<ClientAnswer> {
     return this.http.get(ofClient(clientId)).pipe(read(ClientAnswer));
+  }
+
+  changeNature(clientId: string, nature: ClientNature): Observable<ClientAnswer> {
+    return this.http.put(ofClient(clientId, '/nature'), nature).pipe(read(ClientAnswer));
   }
 
   addClient(request: NewClientRequest): Observable<ClientAnswer> {

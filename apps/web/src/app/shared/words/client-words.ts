@@ -1,4 +1,6 @@
+import type { ClientAnswer, ClientNature } from '@iunctus/contract';
 import {
+  COUNTRIES,
   INDUSTRIES,
   type CountryCode,
   type IndustryCode,
@@ -52,3 +54,20 @@ export const PAYOUT_WORDS: Readonly<Record<PayoutRecording, { name: string; sent
 /** The name of an industry, or that none was chosen. */
 export const industryWords = (industry: IndustryCode | null): string =>
   industry === null ? 'Other trade' : INDUSTRIES[industry].name;
+
+const countryWords = (country: string): string => {
+  const known = COUNTRIES.find((code) => code === country);
+  return known === undefined ? country : COUNTRY_WORDS[known];
+};
+
+/** What is kept of a client together with a proposal: only what is otherwise than it was. */
+export const natureWords = (nature: ClientNature, client: ClientAnswer): string => {
+  const parts = [
+    ...(nature.industry === client.industry ? [] : [`trade ${industryWords(nature.industry)}`]),
+    ...(nature.legalForm === client.legalForm
+      ? []
+      : [`legal form ${LEGAL_FORM_WORDS[nature.legalForm]}`]),
+    ...(nature.country === client.country ? [] : [countryWords(nature.country)]),
+  ];
+  return `Also kept of ${client.name}: ${parts.join(', ')}.`;
+};
