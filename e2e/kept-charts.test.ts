@@ -79,6 +79,24 @@ describe('a starting chart of the practice’s own, by keyboard alone', () => {
     expect(changed.length).toBeGreaterThan(0);
   });
 
+  it('is renamed, and removed once that was asked', async () => {
+    await maren.page.goto(maren.page.url().replace(/clients\/.*/, 'starting-charts'));
+    await maren.sees('Drinks makers');
+    await maren.tabTo('Rename');
+    await maren.press('Enter');
+    await maren.page.waitForSelector('input[aria-label="New name"]:focus');
+    await maren.press('Control+a');
+    await maren.type('Cider makers');
+    await maren.press('Enter');
+    await maren.seesNoMore('Drinks makers');
+    await maren.sees('Cider makers');
+    await maren.tabTo('Remove');
+    await maren.press('Enter');
+    await maren.sees('Its 2 clients keep their charts and come from it no longer.');
+    await maren.press('Enter');
+    await maren.sees('None is kept yet.');
+  });
+
   it('leaves no complaint in the console', () => {
     expect(maren.complaints).toEqual([]);
   });

@@ -117,4 +117,25 @@ describe('the practice’s own starting charts', () => {
     const { body } = await maren.ask<BenchAnswer>('GET', `/clients/${club}/bench`);
     expect(body.chart?.accounts.length).toBeGreaterThan(10);
   });
+
+  it('can be renamed, though not as another one is called', async () => {
+    const other = await keep(cider, null, 'Orchards');
+    const path = `/kept-charts/${kept.id}`;
+    expect((await maren.ask('PUT', path, { name: 'Cider makers' })).status).toBe(200);
+    expect((await maren.ask('PUT', path, { name: 'Orchards' })).body).toMatchObject({
+      code: 'nameTaken',
+    });
+    expect((await maren.ask('PUT', path, { name: ' ' })).status).toBe(400);
+    expect((await list()).map(({ name }) => name)).toEqual(['Cider makers', 'Orchards']);
+    expect((await maren.ask('DELETE', `/kept-charts/${other.body.id}`)).status).toBe(200);
+  });
+
+  it('can be removed; clients keep their charts, and come from it no longer', async () => {
+    const { accounts } = await benchChart(maren, club);
+    expect((await maren.ask('DELETE', `/kept-charts/${kept.id}`)).status).toBe(200);
+    expect(await list()).toEqual([]);
+    expect((await maren.ask('GET', `/clients/${club}/origin`)).body).toBeNull();
+    expect((await benchChart(maren, club)).accounts).toEqual(accounts);
+    expect((await maren.ask('DELETE', `/kept-charts/${kept.id}`)).status).toBe(404);
+  });
 });

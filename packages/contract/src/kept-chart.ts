@@ -19,6 +19,10 @@ export const KeepChartRequest = v.strictObject({
 });
 export type KeepChartRequest = v.InferOutput<typeof KeepChartRequest>;
 
+/** Another name for a kept chart. */
+export const RenameKeptChartRequest = v.strictObject({ name: wordsUpTo(80) });
+export type RenameKeptChartRequest = v.InferOutput<typeof RenameKeptChartRequest>;
+
 /** Where a chart was kept. */
 export const KeepChartAnswer = v.strictObject({ id: Id, version: v.number() });
 export type KeepChartAnswer = v.InferOutput<typeof KeepChartAnswer>;

@@ -21,6 +21,7 @@ import {
   KeptChartsAnswer,
   OriginAnswer,
   OriginRequest,
+  RenameKeptChartRequest,
   ReturnFileRequest,
   TaxSoftwareAnswer,
   ReviewAnswer,
@@ -40,7 +41,7 @@ import { toJsonSchema } from '@valibot/to-json-schema';
 import type * as v from 'valibot';
 
 interface Route {
-  readonly method: 'get' | 'post' | 'put';
+  readonly method: 'get' | 'post' | 'put' | 'delete';
   readonly path: string;
   readonly summary: string;
   readonly request?: v.GenericSchema;
@@ -74,6 +75,8 @@ const ROUTES: readonly Route[] = [
   { method: 'get', path: `${CLIENT}/exports/{format}`, summary: 'The chart as a file: csv, xlsx, json, pdf, audit-file, audit-accounts, audit-balances, return or return-file', query: ['first', 'last', 'by', 'guidance'] },
   { method: 'get', path: '/api/kept-charts', summary: 'The practice’s own starting charts', answer: KeptChartsAnswer },
   { method: 'get', path: '/api/kept-charts/{id}/versions/{number}', summary: 'One version of one of them', answer: KeptChartSchema },
+  { method: 'put', path: '/api/kept-charts/{id}', summary: 'Give one of them another name', request: RenameKeptChartRequest },
+  { method: 'delete', path: '/api/kept-charts/{id}', summary: 'Remove one of them; clients keep their charts' },
   { method: 'post', path: `${CLIENT}/kept-chart`, summary: 'Keep the chart as one of the practice’s own', request: KeepChartRequest, answer: KeepChartAnswer },
   { method: 'get', path: `${CLIENT}/origin`, summary: 'From which of them the client began', answer: OriginAnswer },
   { method: 'put', path: `${CLIENT}/origin`, summary: 'Note from which of them the client began', request: OriginRequest },

@@ -202,3 +202,21 @@ export const settleOrigin = (
         SET kept_chart_id = excluded.kept_chart_id, version = excluded.version, ids = excluded.ids`,
     values: [viewer.practiceId, adopted.clientId, viewer.userId, adopted.stepIds],
   });
+
+/** Gives a chart another name, which must be free. Gives how many charts that changed: one, or none. */
+export const updateKeptChart = (
+  on: Transaction,
+  viewer: Viewer,
+  { id, name }: { readonly id: string; readonly name: string },
+): Promise<number> =>
+  change(on, {
+    text: 'UPDATE kept_chart SET name = $3 WHERE practice_id = $1 AND id = $2',
+    values: [viewer.practiceId, id, name],
+  });
+
+/** Removes a chart with its versions, and what says that clients came from it. Gives how many charts went. */
+export const deleteKeptChart = (on: Transaction, viewer: Viewer, id: string): Promise<number> =>
+  change(on, {
+    text: 'DELETE FROM kept_chart WHERE practice_id = $1 AND id = $2',
+    values: [viewer.practiceId, id],
+  });

@@ -1,4 +1,4 @@
-import { KeepChartRequest, OriginRequest } from '@iunctus/contract';
+import { KeepChartRequest, OriginRequest, RenameKeptChartRequest } from '@iunctus/contract';
 import { Router } from 'express';
 import type pg from 'pg';
 import { answers, idIn, numberIn, read, viewerOf } from '../http/handle';
@@ -7,6 +7,8 @@ import {
   keptVersion,
   listKeptCharts,
   originOf,
+  removeKeptChart,
+  renameKeptChart,
   setOrigin,
 } from './kept-charts.service';
 
@@ -16,6 +18,21 @@ export const keptChartRoutes = (pool: pg.Pool): Router => {
   router.get(
     '/kept-charts',
     answers((_request, response) => listKeptCharts(pool, viewerOf(response))),
+  );
+  router.put(
+    '/kept-charts/:keptChartId',
+    answers((request, response) =>
+      renameKeptChart(pool, viewerOf(response), {
+        keptChartId: idIn(request, 'keptChartId'),
+        request: read(RenameKeptChartRequest, request.body),
+      }),
+    ),
+  );
+  router.delete(
+    '/kept-charts/:keptChartId',
+    answers((request, response) =>
+      removeKeptChart(pool, viewerOf(response), idIn(request, 'keptChartId')),
+    ),
   );
   router.get(
     '/kept-charts/:keptChartId/versions/:number',

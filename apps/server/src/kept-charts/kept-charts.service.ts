@@ -5,6 +5,7 @@ import type {
   KeptChartsAnswer,
   OriginAnswer,
   OriginRequest,
+  RenameKeptChartRequest,
 } from '@iunctus/contract';
 import { driftFrom, keepChart, recordsOf, type KeptChart } from '@iunctus/core';
 import type pg from 'pg';
@@ -16,12 +17,14 @@ import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Reader, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
 import {
+  deleteKeptChart,
   insertKeptChart,
   insertVersion,
   manyOrigins,
   manyVersions,
   maybeLatestLocked,
   maybeVersion,
+  updateKeptChart,
   upsertOrigin,
   upsertPendingOrigin,
   type OriginRow,
@@ -152,4 +155,27 @@ export const setOrigin = (
       problem({ code: 'notFound' });
     await upsertPendingOrigin(on, viewer, { clientId: asked.clientId, ...asked.request });
     return {};
+  });
+
+/** Gives one of the practice's charts another name. Refuses a name that another one bears. */
+export const renameKeptChart = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly keptChartId: string; readonly request: RenameKeptChartRequest },
+): Promise<object> =>
+  inTransactionOn(pool, async (transaction) => {
+    const named = { id: asked.keptChartId, name: asked.request.name };
+    const changed = await updateKeptChart(transaction, viewer, named);
+    return changed === 0 ? problem({ code: 'notFound' }) : {};
+  });
+
+/** Removes one of the practice's charts. Clients that began from it keep their charts, and come from none. */
+export const removeKeptChart = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  keptChartId: string,
+): Promise<object> =>
+  inTransactionOn(pool, async (transaction) => {
+    const gone = await deleteKeptChart(transaction, viewer, keptChartId);
+    return gone === 0 ? problem({ code: 'notFound' }) : {};
   });

@@ -30,6 +30,7 @@ import {
   KeptChartsAnswer,
   OriginAnswer,
   type OriginRequest,
+  type RenameKeptChartRequest,
   TaxSoftwareAnswer,
   UndoAnswer,
   type VerdictRequest,
@@ -115,6 +116,14 @@ export class ApiService {
 
   keptCharts(): Observable<KeptChartsAnswer> {
     return this.http.get('/api/kept-charts').pipe(read(KeptChartsAnswer));
+  }
+
+  renameKeptChart(id: string, request: RenameKeptChartRequest): Observable<unknown> {
+    return this.http.put(`/api/kept-charts/${id}`, request);
+  }
+
+  removeKeptChart(id: string): Observable<unknown> {
+    return this.http.delete(`/api/kept-charts/${id}`);
   }
 
   keptChart(id: string, version: number): Observable<KeptChart> {
