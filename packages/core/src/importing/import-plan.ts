@@ -75,6 +75,13 @@ export interface ListedBalance {
   readonly amount: Minor;
 }
 
+/** A balance of the list that has no account to stand on: its row is a heading. Debit positive. */
+export interface UnplacedBalance {
+  readonly line: number;
+  readonly accountId: AccountId;
+  readonly amount: Minor;
+}
+
 /** A list lined up with a chart: row by row, what is missing, and the operations for what is clear. */
 export interface ImportPlan {
   readonly treeSource: TreeSource;
@@ -82,4 +89,5 @@ export interface ImportPlan {
   readonly missing: readonly MissingAccount[];
   readonly operations: readonly Operation[];
   readonly balances: readonly ListedBalance[];
+  readonly unplaced: readonly UnplacedBalance[];
 }

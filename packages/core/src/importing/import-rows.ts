@@ -1,6 +1,6 @@
 import type { Account, AccountId } from '../chart/account';
 import { accountsById } from '../chart/queries';
-import type { ImportPlan, ImportRow, ListedBalance } from './import-plan';
+import type { ImportPlan, ImportRow, ListedBalance, UnplacedBalance } from './import-plan';
 import type { Outcome, PlacedRow, WorkDone, WorkRequest } from './import-work';
 
 /** How deep each row stands, by place: 1 for a main account. Parents come before what is below them. */
@@ -46,13 +46,23 @@ const rowOf = (
   };
 };
 
-const balancesOf = (rows: readonly ImportRow[], accounts: Accounts): readonly ListedBalance[] =>
-  rows.flatMap(({ accountId, status, entry }): ListedBalance[] => {
+const balancesOf = (
+  rows: readonly ImportRow[],
+  accounts: Accounts,
+): Pick<ImportPlan, 'balances' | 'unplaced'> => {
+  const balances: ListedBalance[] = [];
+  const unplaced: UnplacedBalance[] = [];
+  for (const { accountId, status, entry } of rows) {
     const taken = ['same', 'changed', 'new', 'merged'].includes(status);
     const account = taken ? accounts.get(accountId ?? '') : undefined;
-    if (account?.role !== 'posting' || entry.balance === null) return [];
-    return [{ accountId: account.id, kind: account.kind, amount: entry.balance }];
-  });
+    const { balance: amount, line } = entry;
+    if (account === undefined || amount === null) continue;
+    const { id, kind, role } = account;
+    if (role === 'posting') balances.push({ accountId: id, kind, amount });
+    else if (amount !== 0) unplaced.push({ line, accountId: id, amount });
+  }
+  return { balances, unplaced };
+};
 
 /** The work as rows in the order of the list, what is missing, the operations and the balances. */
 export const importRows = (
@@ -63,5 +73,5 @@ export const importRows = (
   const known = { ...done, accounts, levels: levelsOf(request) };
   const rows = request.placed.map((placed) => rowOf(placed, request, known));
   const { missing, operations } = done;
-  return { rows, missing, operations, balances: balancesOf(rows, accounts) };
+  return { rows, missing, operations, ...balancesOf(rows, accounts) };
 };

@@ -96,6 +96,41 @@ Number|Name|Type
     expect(recordsOf(chart).map(({ role }) => role)).toEqual(['heading', 'posting']);
   });
 
+  const TRIAL = `
+Number|Name|Parent|Type|Balance
+1000|Cash||Asset|500.00
+1010|Till|1000|Asset|200.00
+1020|Banks|1000|Asset|300.00
+1021|Quay Street|1020|Asset|120.00
+1022|Harbour|1020|Asset|180.00
+4000|Sales||Income|-500.00`;
+
+  it('takes amounts of headings that are what stands below them for totals', () => {
+    const plan = importOf(emptyChart(), aList(TRIAL));
+    const amounts = plan.balances.map(({ amount }) => amount);
+    expect(amounts).toEqual([200_00, 120_00, 180_00, -500_00]);
+    const roles = recordsOf(adopted(emptyChart(), plan)).map(({ role }) => role);
+    expect(roles).toEqual(['heading', 'posting', 'heading', 'posting', 'posting', 'posting']);
+    expect(plan.unplaced).toEqual([]);
+  });
+
+  it('leaves what is above others its own amount where it is another than theirs', () => {
+    const plan = importOf(emptyChart(), aList(TRIAL.replace('500.00', '510.00')));
+    expect(plan.balances[0]).toMatchObject({ amount: 510_00 });
+    expect(plan.rows[0]).toMatchObject({ role: 'posting' });
+  });
+
+  it('tells of an amount that stands on a heading, for nothing of the list is lost unsaid', () => {
+    const list = aList(`
+Number|Name|Parent|Role|Balance
+1000|Cash||Heading|510.00
+1010|Till|1000|Posting|200.00
+4000|Sales||Posting|-710.00`);
+    const plan = importOf(emptyChart(), list);
+    expect(plan.unplaced).toMatchObject([{ line: 2, amount: 510_00 }]);
+    expect(plan.balances.map(({ amount }) => amount)).toEqual([200_00, -710_00]);
+  });
+
   it('lets all below a heading share its element, whatever their names suggest', () => {
     const rows = aList('Name\nVehicle costs\n  Fuel\n  Vehicles');
     const kinds = importOf(emptyChart(), rows).rows.map(

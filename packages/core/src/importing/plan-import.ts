@@ -13,6 +13,7 @@ import { importRows } from './import-rows';
 import { workUntilSettled, type PlacedRow } from './import-work';
 import { matchRows, type FormerTitle, type ImportAnswer, type RowMatch } from './match-rows';
 import { readRows } from './read-rows';
+import { withoutRolledUp } from './rolled-up';
 import type { ColumnReading, SourceRow } from './source';
 import type { TreeRow, TreeSource } from './tree-row';
 
@@ -110,10 +111,17 @@ const inTreeOrder = (rows: readonly TreeRow[]): readonly number[] => {
 const placedRows = (
   rows: readonly TreeRow[],
   kinds: readonly RowKind[],
-  { matches, newId }: { readonly matches: readonly RowMatch[]; newId(at: number): AccountId },
+  {
+    matches,
+    order,
+    newId,
+  }: Pick<ImportRequest, 'newId'> & {
+    readonly matches: readonly RowMatch[];
+    readonly order: readonly number[];
+  },
 ): readonly PlacedRow[] => {
   const children = childrenOfRows(rows);
-  return inTreeOrder(rows).flatMap((at): PlacedRow[] => {
+  return order.flatMap((at): PlacedRow[] => {
     const [row, kind, match] = [rows[at], kinds[at], matches[at]];
     if (row === undefined || kind === undefined || match === undefined) return [];
     const role = roleOf(row, (children[at]?.length ?? 0) > 0);
@@ -143,13 +151,15 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   tell(DONE.read);
   const treeSource = request.treeSource ?? treeSourceOf(read);
   const { rows: lifted, bands, under } = liftBands(findTree(read, treeSource));
-  const rows = withoutAlone(lifted, request.mended);
+  const alone = withoutAlone(lifted, request.mended);
+  const order = inTreeOrder(alone);
+  const rows = withoutRolledUp(alone, order);
   const plan = planFor(chart, read.entries);
   const matches = matchRows(chart, rows, request);
   tell(DONE.matched);
   const accounts = accountsOf(chart, matches);
   const kinds = findKinds(rows, { ...request, accounts, plan, under });
-  const placed = placedRows(rows, kinds, { matches, newId: request.newId });
+  const placed = placedRows(rows, kinds, { matches, order, newId: request.newId });
   tell(DONE.kinds);
   const asked = {
     rows,
@@ -170,5 +180,6 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
     missing: done.missing,
     operations: done.operations,
     balances: done.balances,
+    unplaced: done.unplaced,
   };
 };

@@ -7,6 +7,7 @@ import {
   type AccountId,
   type ListedBalance,
   type Operation,
+  type UnplacedBalance,
 } from '@iunctus/core';
 import { BenchModel } from '../../bench/model/bench-model';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
@@ -29,6 +30,8 @@ export class BalancesPartComponent {
   private readonly bench = inject(BenchModel);
   protected readonly brought = inject(ImportOpening);
   readonly balances = input.required<readonly ListedBalance[]>();
+  /** Balances that stand on headings. */
+  readonly unplaced = input.required<readonly UnplacedBalance[]>();
   /** What accounts that the list adds are called. */
   readonly titles = input.required<ReadonlyMap<string, string>>();
 
@@ -39,6 +42,13 @@ export class BalancesPartComponent {
       formatAmount(amount, { currency: this.currency(), zero: '0' });
     return { debit: words(debit), credit: words(credit) };
   });
+  protected readonly stranded = computed(() =>
+    this.unplaced().map(({ line, accountId, amount }) => ({
+      line,
+      title: this.called()(accountId),
+      amount: formatAmount(amount, { currency: this.currency() }),
+    })),
+  );
   protected readonly called = computed<Caller>(() => {
     const [chart, titles] = [this.bench.chart(), this.titles()];
     const added = new Map(this.brought.taker().flatMap(addedBy));
