@@ -72,6 +72,7 @@ class ImportWork {
   private readonly added = new Map<AccountId, number>();
   private readonly lasts = new Map<string, AccountId>();
   private readonly renumbered = new Set<AccountId>();
+  private readonly aside = new Set<AccountId>();
   private readonly refusedNumbers = new Map<AccountId, Refusal>();
   private readonly fresh: boolean;
   private readonly before: ReadonlyMap<AccountId, Account>;
@@ -159,15 +160,31 @@ class ImportWork {
   /** Takes rows in order, and those that wait again, until nothing more can be done. */
   private takeRows(): void {
     let waiting = this.request.placed;
-    for (let before = -1; waiting.length > 0 && before !== waiting.length;) {
-      before = waiting.length;
+    for (let stuck = false; waiting.length > 0 && !stuck;) {
+      const before = waiting.length;
       waiting = waiting.filter((one, index) => {
         if (index % TOLD_EVERY === 0) this.request.tell(index / before);
         const outcome = this.take(one);
         this.outcomes.set(one.at, outcome);
         return outcome.type === 'waits';
       });
+      stuck = waiting.length === before && !this.letStandAside(waiting);
     }
+  }
+
+  /** Accounts that swap their names wait for one another: one of them is called otherwise for a moment. */
+  private letStandAside(waiting: readonly PlacedRow[]): boolean {
+    const ids = new Set(waiting.flatMap(({ match }) => (match.type === 'account' ? match.id : [])));
+    for (const { at } of waiting) {
+      const outcome = this.outcomes.get(at) ?? DONE;
+      const [problem] = outcome.type === 'waits' ? outcome.problems : [];
+      const holder = problem?.rule === 'refused' ? problem.refusal.otherId : undefined;
+      if (holder === undefined || !ids.has(holder) || this.aside.has(holder)) continue;
+      const value = `${accountOf(this.current, holder)?.name ?? ''} (${holder.slice(0, 8)})`;
+      this.aside.add(holder);
+      if (this.try([{ type: 'editField', id: holder, field: 'name', value }]) === null) return true;
+    }
+    return false;
   }
 
   private take(placed: PlacedRow): Outcome {
@@ -295,6 +312,10 @@ class ImportWork {
     return given;
   }
 
+  private wasTouched(id: AccountId): boolean {
+    return this.renumbered.has(id) || this.aside.has(id);
+  }
+
   /** Rows that turned out wrong after something was done for them: nothing is done by halves. */
   private turnedWrong(unnumbered: ReadonlyMap<AccountId, ImportProblem>): Excluded {
     const exclude = new Map<number, readonly ImportProblem[]>();
@@ -303,7 +324,7 @@ class ImportWork {
       const problem = id === undefined ? undefined : unnumbered.get(id);
       const outcome = this.outcomes.get(at) ?? DONE;
       if (problem !== undefined && match.type === 'new') exclude.set(at, [problem]);
-      else if (outcome.type !== 'done' && match.type === 'account' && this.renumbered.has(match.id))
+      else if (outcome.type !== 'done' && match.type === 'account' && this.wasTouched(match.id))
         exclude.set(at, outcome.problems);
     }
     return exclude;

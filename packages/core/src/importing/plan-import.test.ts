@@ -223,10 +223,25 @@ Number|Name|Parent
     expect([idByNumber(swapped, '6020'), idByNumber(swapped, '6010')]).toEqual(['6010', '6020']);
   });
 
-  it('lets names swap where the user says which is which', () => {
+  it('takes swapped names for swapped numbers, unless the user says which is which', () => {
     const rows = aList('Number|Name\n6010|Insurance\n6020|Rent');
     const plan = importOf(CHART, rows);
     expect(plan.rows.map(({ changes }) => changes[0]?.field)).toEqual(['number', 'number']);
+    const said = importOf(CHART, rows, { answers: new Map([[2, '6010'], [3, '6020']]) }); // prettier-ignore
+    expect(said.rows.map(({ changes }) => changes.map(({ field }) => field))).toEqual([
+      ['name'],
+      ['name'],
+    ]);
+    const chart = adopted(CHART, said);
+    expect(['6010', '6020'].map((id) => accountOf(chart, id)?.name)).toEqual(['Insurance', 'Rent']);
+  });
+
+  it('lets three names go round', () => {
+    const rows = aList('Number|Name\n5010|Rent\n6010|Insurance\n6020|Fruit');
+    const answers = new Map([[2, '5010'], [3, '6010'], [4, '6020']]); // prettier-ignore
+    const chart = adopted(CHART, importOf(CHART, rows, { answers }));
+    const names = ['5010', '6010', '6020'].map((id) => accountOf(chart, id)?.name);
+    expect(names).toEqual(['Rent', 'Insurance', 'Fruit']);
   });
 
   it('refuses a number that an account keeps which the list does not have', () => {
@@ -325,11 +340,10 @@ describe('a row that is wrong', () => {
     expect(statuses(plan)).toEqual(['new', 'new', 'leftOut']);
   });
 
-  it('is never done by halves: where names cannot swap, numbers stay as they were too', () => {
-    const rows = aList('Number|Name\n6011|Insurance\n6010|Rent');
-    const answers = new Map([[2, '6010'], [3, '6020']]); // prettier-ignore
-    const plan = importOf(CHART, rows, { answers });
-    expect(statuses(plan)).toEqual(['wrong', 'wrong']);
+  it('is never done by halves: where a name cannot be given, the number stays as it was too', () => {
+    const rows = aList('Number|Name\n6011|Insurance');
+    const plan = importOf(CHART, rows, { answers: new Map([[2, '6010']]) });
+    expect(statuses(plan)).toEqual(['wrong']);
     expect(plan.operations).toEqual([]);
   });
 });
