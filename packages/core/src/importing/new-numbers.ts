@@ -36,6 +36,12 @@ const firstNumberBelow = ({ children }: ChartNode): string | null => {
   return null;
 };
 
+/** Whether a heading's number stands before those below it, as far as both are plain digits of one length. */
+const isBefore = (number: string, node: ChartNode | undefined): boolean => {
+  const first = node === undefined ? null : firstNumberBelow(node);
+  return first === null || first.length !== number.length || number < first;
+};
+
 /** The nearest free number before the first sub-account's, of as many digits; `null` where there is none. */
 const numberBefore = (node: ChartNode, taken: ReadonlySet<string>): string | null => {
   const first = firstNumberBelow(node);
@@ -64,7 +70,8 @@ const fitted = (chart: Chart, plan: NumberPlan, added: Iterable<AccountId>): New
   for (const id of [...movable].reverse()) {
     const planned = fit.numbers.get(id);
     const node = nodes.get(id);
-    const free = planned !== undefined && !taken.has(planned) ? planned : null;
+    const fits = planned !== undefined && !taken.has(planned) && isBefore(planned, node);
+    const free = fits ? planned : null;
     const number = free ?? (node === undefined ? null : numberBefore(node, taken));
     if (number === null) problems.set(id, { rule: 'noNumber', why: why.get(id) ?? 'noRoom' });
     else numbers.set(id, number);

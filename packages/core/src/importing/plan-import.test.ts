@@ -88,6 +88,17 @@ Number|Name|Type
     ]);
   });
 
+  it('numbers a heading that has no number before those below it, also where the plan has one after them', () => {
+    const groups = Array.from({ length: 20 }, (_, group) => {
+      const numbers = Array.from({ length: 25 }, (_own, at) => 10001 + group * 25 + at);
+      const own = numbers.slice(1).map((number) => `    Till ${number}|${number}|Asset`);
+      return [`  Group ${group}|${numbers[0]}|Asset`, ...own].join('\n');
+    });
+    const rows = aList(['Name|Number|Type', 'Assets||Asset', ...groups].join('\n'));
+    const [assets] = recordsOf(adopted(emptyChart(), importOf(emptyChart(), rows)));
+    expect(assets).toMatchObject({ name: 'Assets', number: '10000' });
+  });
+
   it('makes headings of what has others below and no balance', () => {
     const rows = aList(
       'Number|Name|Parent|Type\n6000|Running costs||Expense\n6010|Rent|6000|Expense',

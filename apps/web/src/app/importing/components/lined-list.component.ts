@@ -69,7 +69,9 @@ const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is 
               <iu-element-mark [element]="kinds[kind.kind].element" />
               {{ kinds[kind.kind].name }}
               @if (line.row.status === 'new') {
-                <i>{{ doubtful(line) ? 'Is that right? ' : '' }}{{ reasonWords(kind.reason) }}</i>
+                <i [title]="reasonWords(kind.reason)"
+                  >{{ doubtful(line) ? 'Is that right? ' : '' }}{{ reasonWords(kind.reason) }}</i
+                >
               }
             }
           </span>
@@ -117,7 +119,7 @@ const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is 
     }
     .line {
       display: grid;
-      grid-template-columns: 40px 62px minmax(0, 4fr) minmax(0, 5fr) minmax(0, 5fr);
+      grid-template-columns: 40px 62px minmax(0, 4fr) minmax(0, 6fr) minmax(0, 4fr);
       align-items: center;
       gap: 10px;
       height: 28px;

@@ -83,7 +83,7 @@ export class RowPanelComponent {
     const more = ALWAYS.filter((use) => !uses.includes(use) && !uses.includes('numberAndName'));
     return [...listed, ...more.map((use) => ({ use, heading: '', text: '' }))].map((cell) => ({
       ...cell,
-      text: this.draft.mendedCell(row.entry.line, cell.use) ?? cell.text,
+      text: (this.draft.mendedCell(row.entry.line, cell.use) ?? cell.text).trim(),
       wrong: row.problems.some((problem) => 'use' in problem && problem.use === cell.use),
     }));
   });
@@ -147,7 +147,11 @@ export class RowPanelComponent {
   }
 
   protected mendCell(row: ImportRow, use: ColumnUse, event: Event): void {
-    this.draft.mendCell(row.entry.line, use, (event.target as HTMLInputElement).value);
+    const { value } = event.target as HTMLInputElement;
+    // White space before a name says how deep it stands, and is not shown for mending.
+    const column = this.draft.columns().uses.indexOf(use);
+    const before = /^\s*/.exec(row.entry.cells[column] ?? '')?.[0] ?? '';
+    this.draft.mendCell(row.entry.line, use, `${before}${value.trim()}`);
   }
 
   protected chooseKind(row: ImportRow, kind: KindCode): void {
