@@ -74,6 +74,7 @@ describe('a starting chart of the practice’s own, by keyboard alone', () => {
     await maren.tabTo('Propose what version 2 changes');
     await maren.press('Enter');
     await maren.hasChart();
+    await maren.sees('What version 2 of Drinks makers changes is in your proposal.');
     await maren.isKept();
     const changed = (await maren.rows()).filter(({ was }) => was !== '');
     expect(changed.length).toBeGreaterThan(0);

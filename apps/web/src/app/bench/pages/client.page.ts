@@ -85,6 +85,8 @@ const noticeWords = (notice: Notice): string => {
       return adoptedWords(notice);
     case 'takenBack':
       return takenBackWords(notice);
+    case 'brought':
+      return broughtWords(notice);
     case 'merged':
       return 'This proposal was changed in another window; both are now together here.';
     case 'problem':
@@ -105,6 +107,13 @@ const adoptedWords = ({
       ? []
       : [`${posted} ${posted === 1 ? 'account has its' : 'accounts have their'} balance now.`];
   return [...chart, ...books].join(' ') || 'The books had these balances already.';
+};
+
+const broughtWords = ({ name, version, left }: Extract<Notice, { type: 'brought' }>): string => {
+  const brought = `What version ${version} of ${name} changes is in your proposal.`;
+  if (left === 0) return brought;
+  const changes = left === 1 ? 'One change was' : `${left} changes were`;
+  return `${brought} ${changes} left out, where this client has gone its own way.`;
 };
 
 const takenBackWords = ({

@@ -22,6 +22,7 @@ export const BenchPageActions = createActionGroup({
     'Adopt Requested': props<{ note: string }>(),
     'Take Back Requested': props<{ revision: number }>(),
     'Restore Requested': props<{ revision: number }>(),
+    'Version Brought': props<{ name: string; version: number; left: number }>(),
     'Notice Read': emptyProps(),
   },
 });

@@ -291,6 +291,10 @@ export const benchFeature = createFeature({
           ? state.proposal
           : edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
     })),
+    on(BenchPageActions.versionBrought, (state, { name, version, left }) => ({
+      ...state,
+      notice: { type: 'brought', name, version, left } as const,
+    })),
     on(BenchPageActions.noticeRead, (state) => ({ ...state, notice: null })),
   ),
   extraSelectors: ({ selectProposal, selectAdopted, selectBalances, selectSplitAmounts }) => ({

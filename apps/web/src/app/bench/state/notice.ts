@@ -15,5 +15,12 @@ export type Notice =
       readonly whole: boolean;
       readonly left: number;
     }
+  /** A newer version of the starting chart; `left`: changes that the client has made otherwise itself. */
+  | {
+      readonly type: 'brought';
+      readonly name: string;
+      readonly version: number;
+      readonly left: number;
+    }
   | { readonly type: 'merged' }
   | { readonly type: 'problem'; readonly problem: ApiProblem };

@@ -8,7 +8,9 @@ import {
   type Origin,
   type ProposalStep,
 } from '@iunctus/core';
+import { Store } from '@ngrx/store';
 import { catchError, EMPTY, forkJoin, of, switchMap } from 'rxjs';
+import { BenchPageActions } from '../../bench/state/bench.actions';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -86,6 +88,7 @@ const newId = (): string => crypto.randomUUID();
 })
 export class KeptStartComponent {
   private readonly api = inject(ApiService);
+  private readonly store = inject(Store);
   readonly clientId = input.required<string>();
   readonly chart = input.required<Chart>();
   readonly living = input.required<boolean>();
@@ -119,13 +122,20 @@ export class KeptStartComponent {
   }
 
   protected bring(from: NonNullable<OriginAnswer>): void {
-    const { keptChartId, version, latest, ids } = from;
+    const { keptChartId, name, version, latest, ids } = from;
     forkJoin([this.api.keptChart(keptChartId, version), this.api.keptChart(keptChartId, latest)])
       .pipe(catchError((error: unknown) => this.failed(error)))
       .subscribe(([older, newer]) => {
         const brought = bringVersion(this.chart(), { older, newer }, { origin: ids, newId });
         this.left.set(brought.left);
-        this.settle(brought.operations, { keptChartId, version: latest, ids: brought.origin });
+        const { left } = brought;
+        this.settle(
+          brought.operations,
+          { keptChartId, version: latest, ids: brought.origin },
+          // The page goes on to the chart, which tells it.
+          () =>
+            this.store.dispatch(BenchPageActions.versionBrought({ name, version: latest, left })),
+        );
       });
   }
 
@@ -133,6 +143,7 @@ export class KeptStartComponent {
   private settle(
     operations: ProposalStep['operations'],
     origin: { keptChartId: string; version: number; ids: Origin },
+    then: () => void = () => undefined,
   ): void {
     // Nothing of it fits here: what was left out says so.
     if (operations.length === 0) return;
@@ -140,7 +151,10 @@ export class KeptStartComponent {
     this.api
       .setOrigin(this.clientId(), { ...origin, stepId: step.id, ids: { ...origin.ids } })
       .pipe(catchError((error: unknown) => this.failed(error)))
-      .subscribe(() => this.proposed.emit(step));
+      .subscribe(() => {
+        this.proposed.emit(step);
+        then();
+      });
   }
 
   private failed(error: unknown): typeof EMPTY {
