@@ -8,6 +8,7 @@ import { balanceRoutes } from './balances/balances.routes';
 import { clientRoutes } from './clients/clients.routes';
 import { errorHandler } from './http/errors';
 import { exportRoutes } from './exports/exports.routes';
+import { knownListRoutes } from './known-lists/known-lists.routes';
 import { industryRoutes } from './industries/industries.routes';
 import { openApi } from './http/open-api';
 import { keptChartRoutes } from './kept-charts/kept-charts.routes';
@@ -62,6 +63,7 @@ export const createApp = ({ pool, web, log }: AppParts): Express => {
     splitRoutes(pool),
     reviewRoutes(pool),
     industryRoutes(),
+    knownListRoutes(pool),
     exportRoutes(pool),
     backupRoutes(pool),
     keptChartRoutes(pool),

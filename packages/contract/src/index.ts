@@ -11,4 +11,5 @@ export * from './problem';
 export * from './exports';
 export * from './opening';
 export * from './kept-chart';
+export * from './known-list';
 export * from './tax-software';

@@ -30,6 +30,25 @@ Account no.|Account name|Account type|Debit|Credit
     ).toEqual(['number', 'name', 'type', 'balance']);
   });
 
+  it('have headings also in words that nobody knows, over a column of digits', () => {
+    const rows = aList(
+      'Konto|Bezeichnung|Saldo\n1000|Kasse|10,00\n1200|Bank|(20,00)\n4000|Umsatz|-30,00',
+    );
+    expect(recognizeColumns(rows)).toMatchObject({
+      headingLine: 1,
+      headings: ['Konto', 'Bezeichnung', 'Saldo'],
+      uses: ['number', 'name', 'balance'],
+    });
+  });
+
+  it('have none where the first row is a heading of accounts, or has a number itself', () => {
+    for (const list of [
+      '|Assets|\n1000|Cash|5.00\n1010|Bank|6.00',
+      'Cash|5.00\nBank|6.00\nLoan|-11.00',
+    ])
+      expect(recognizeColumns(aList(list)).headingLine).toBeNull();
+  });
+
   it('may hold number and name together', () => {
     expect(
       usesOf('Account|Type\n1000 · Cash|Bank\n1100 · Debtors|Asset\n1200 · Stock|Asset')[0],

@@ -21,6 +21,29 @@ const headingScore = ({ cells }: SourceRow): number => {
   return named ? uses.size - amounts : 0;
 };
 
+const share = (texts: readonly string[], test: (text: string) => boolean): number =>
+  texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
+
+/** Headings in other languages: a first row of words alone over a column of digits. */
+const strangeRow = (rows: readonly SourceRow[]): SourceRow | null => {
+  const [first, ...below] = rows.filter(
+    ({ cells }) => cells.filter((cell) => cell.trim() !== '').length > 1,
+  );
+  if (first === undefined || below.length < 2) return null;
+  const words = first.cells.filter((cell) => cell.trim() !== '');
+  if (words.some((cell) => /\d/.test(cell))) return null;
+  const overDigits = first.cells.some((cell, column) => {
+    const texts = below.slice(0, SAMPLE).map(({ cells }) => (cells[column] ?? '').trim());
+    const filled = texts.filter((text) => text !== '');
+    return (
+      cell.trim() !== '' &&
+      filled.length > 1 &&
+      share(filled, (text) => /^\D{0,3}\d/.test(text)) === 1
+    );
+  });
+  return overDigits ? first : null;
+};
+
 const headingRow = (rows: readonly SourceRow[]): SourceRow | null => {
   let best: { row: SourceRow; score: number } | null = null;
   for (const row of rows.slice(0, HEAD)) {
@@ -28,11 +51,8 @@ const headingRow = (rows: readonly SourceRow[]): SourceRow | null => {
     if (score > (best?.score ?? 0)) best = { row, score };
   }
   const single = rows.every(({ cells }) => cells.filter((cell) => cell.trim() !== '').length <= 1);
-  return best !== null && (best.score > 1 || single) ? best.row : null;
+  return best !== null && (best.score > 1 || single) ? best.row : strangeRow(rows);
 };
-
-const share = (texts: readonly string[], test: (text: string) => boolean): number =>
-  texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
 
 const isAmount = (text: string): boolean =>
   ['.', ','].some(

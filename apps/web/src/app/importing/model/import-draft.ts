@@ -1,3 +1,4 @@
+import { toSignal } from '@angular/core/rxjs-interop';
 import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import type {
   AccountId,
@@ -9,9 +10,11 @@ import type {
   Mended,
   TreeSource,
 } from '@iunctus/core';
+import { catchError, EMPTY, of } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
-import { rememberColumns, withRemembered } from './remembered-columns';
+import { knownFrom, typesAsKnown, usesAsKnown } from './known-lists';
 
 const NO_COLUMNS: ColumnReading = { headingLine: null, headings: [], uses: [] };
 
@@ -25,6 +28,7 @@ const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> =>
 @Injectable()
 export class ImportDraft {
   private readonly engine = inject(ImportEngine);
+  private readonly api = inject(ApiService);
   readonly sheet = linkedSignal({
     source: () => this.engine.file(),
     computation: (file) => {
@@ -34,16 +38,23 @@ export class ImportDraft {
   }); // prettier-ignore
   readonly seen = computed(() => this.engine.file()?.sheets[this.sheet()] ?? null);
 
+  /** Lists that the practice brought in before; they are there before a file is. */
+  private readonly known = toSignal(this.api.knownLists().pipe(catchError(() => of([]))), {
+    initialValue: [],
+  });
+
   private readonly anew = <T>(value: () => T) =>
     linkedSignal<unknown, T>({ source: () => this.seen(), computation: value });
 
   readonly columns = this.anew<ColumnReading>(() => {
     const seen = this.seen();
-    return seen === null ? NO_COLUMNS : withRemembered(seen.columns);
+    return seen === null ? NO_COLUMNS : usesAsKnown(seen.columns, this.known());
   });
   readonly treeSource = this.anew<TreeSource | null>(() => null);
   private readonly mended = this.anew<ReadonlyMap<number, Mended>>(() => new Map());
-  private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() => new Map());
+  private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() =>
+    typesAsKnown(this.seen()?.columns ?? NO_COLUMNS, this.known()),
+  );
   private readonly answers = this.anew<ReadonlyMap<number, ImportAnswer>>(() => new Map());
   private readonly fates = this.anew<ReadonlyMap<AccountId, Fate>>(() => new Map());
   /** How the list that was opened is called. */
@@ -72,7 +83,18 @@ export class ImportDraft {
         return use !== null && former === use ? null : former;
       }),
     }));
-    rememberColumns(this.columns());
+    this.remember();
+  }
+
+  /** Keeps what columns and types mean, so that the same list is understood at once the next time. */
+  private remember(): void {
+    const list = knownFrom(this.columns(), this.types());
+    if (list === null) return;
+    // A list that cannot be kept, its headings being too long, say, is only asked about again.
+    this.api
+      .keepKnownList(list)
+      .pipe(catchError(() => EMPTY))
+      .subscribe();
   }
 
   /** Puts one cell of a line right. */
@@ -87,6 +109,7 @@ export class ImportDraft {
 
   chooseType(text: string, kind: KindCode): void {
     this.types.update((types) => put(types, text, kind));
+    this.remember();
   }
 
   answer(line: number, answer: ImportAnswer): void {

@@ -28,6 +28,8 @@ import {
   type KeepChartRequest,
   KeptChartSchema,
   KeptChartsAnswer,
+  type KnownList,
+  KnownListsAnswer,
   OriginAnswer,
   type OriginRequest,
   type RenameKeptChartRequest,
@@ -116,6 +118,14 @@ export class ApiService {
 
   keptCharts(): Observable<KeptChartsAnswer> {
     return this.http.get('/api/kept-charts').pipe(read(KeptChartsAnswer));
+  }
+
+  knownLists(): Observable<KnownListsAnswer> {
+    return this.http.get('/api/known-lists').pipe(read(KnownListsAnswer));
+  }
+
+  keepKnownList(list: KnownList): Observable<unknown> {
+    return this.http.put('/api/known-lists', list);
   }
 
   renameKeptChart(id: string, request: RenameKeptChartRequest): Observable<unknown> {

@@ -1,0 +1,24 @@
+import { createHash } from 'node:crypto';
+import type { KnownList, KnownListsAnswer } from '@iunctus/contract';
+import type pg from 'pg';
+import type { Viewer } from '../access/access.service';
+import { inTransactionOn } from '../database/transaction';
+import { forgetOldLists, manyKnownLists, upsertKnownList } from './known-lists.queries';
+
+/** Lists that a practice knows at most. */
+const MOST = 200;
+
+const keyOf = ({ headings }: KnownList): string =>
+  createHash('sha256').update(JSON.stringify(headings).toLowerCase()).digest('hex');
+
+/** The lists whose columns and types the practice knows, the newest first. */
+export const knownLists = (pool: pg.Pool, viewer: Viewer): Promise<KnownListsAnswer> =>
+  manyKnownLists(pool, viewer);
+
+/** Keeps what a list's columns and types mean, for everybody of the practice. */
+export const keepKnownList = (pool: pg.Pool, viewer: Viewer, list: KnownList): Promise<object> =>
+  inTransactionOn(pool, async (transaction) => {
+    await upsertKnownList(transaction, viewer, { key: keyOf(list), list });
+    await forgetOldLists(transaction, viewer, MOST);
+    return {};
+  });

@@ -1,0 +1,20 @@
+import { COLUMN_USES, KIND_CODES } from '@iunctus/core';
+import * as v from 'valibot';
+import { textUpTo } from './text';
+
+const Heading = textUpTo(200);
+
+/** What the columns of a list were used for, and what its words for types mean; known again by its headings. */
+export const KnownList = v.pipe(
+  v.strictObject({
+    headings: v.pipe(v.array(Heading), v.minLength(1), v.maxLength(200)),
+    uses: v.array(v.nullable(v.picklist(COLUMN_USES))),
+    types: v.pipe(v.record(Heading, v.picklist(KIND_CODES)), v.maxEntries(500)),
+  }),
+  v.check(({ headings, uses }) => headings.length === uses.length, 'a use for each heading'),
+);
+export type KnownList = v.InferOutput<typeof KnownList>;
+
+/** The lists that the practice brought in, the newest first. */
+export const KnownListsAnswer = v.array(KnownList);
+export type KnownListsAnswer = v.InferOutput<typeof KnownListsAnswer>;
