@@ -119,7 +119,7 @@ const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is 
     }
     .line {
       display: grid;
-      grid-template-columns: 40px 62px minmax(0, 4fr) minmax(0, 6fr) minmax(0, 4fr);
+      grid-template-columns: 40px 62px minmax(0, 7fr) minmax(0, 11fr) minmax(0, 11fr);
       align-items: center;
       gap: 10px;
       height: 28px;
