@@ -162,14 +162,16 @@ describe('an untidy list, by keyboard but for the file itself', () => {
     await maren.sees('6 the same');
   });
 
-  it('of balances alone changes the books and not the chart, and nothing when it comes again', async () => {
-    await maren.tabTo('Another list');
-    await maren.press('Enter');
-    const trial = 'Code,Name,Debit,Credit\n1000,Current account,12500.00,\n2000,Suppliers,,1360.00';
-    await choose(maren, 'trial.csv', Buffer.from(trial));
+  const TRIAL = 'Code,Name,Debit,Credit\n1000,Current account,12500.00,\n2000,Suppliers,,1360.00';
+  const openTrial = async (): Promise<void> => {
+    await maren.sees('Drop a file here');
+    await choose(maren, 'trial.csv', Buffer.from(TRIAL));
     await maren.sees('2 the same');
     await maren.tabTo('Balances');
     await maren.press('Enter');
+  };
+  const putTrial = async (): Promise<void> => {
+    await openTrial();
     await maren.sees('12,500.00 in debit and 1,360.00 in credit');
     await maren.tabTo('Bring the balances along');
     await maren.press('Space');
@@ -179,18 +181,38 @@ describe('an untidy list, by keyboard but for the file itself', () => {
     await maren.press('Control+Enter');
     await maren.hasChart();
     await maren.isKept();
-    await maren.press('Control+Enter');
-    await maren.sees('2 accounts have their balance now.');
-    await maren.sees('Revision 1');
-    await maren.rowShows('1000', { amount: '12,500.00' });
+  };
+  const toImport = async (): Promise<void> => {
     await maren.press('Control+k');
     await maren.type('bring a list');
     await maren.press('Enter');
     await maren.sees('Drop a file here');
-    await choose(maren, 'trial.csv', Buffer.from(trial));
-    await maren.sees('2 the same');
-    await maren.tabTo('Balances');
+  };
+
+  it('of balances may be dropped from the proposal again', async () => {
+    await maren.tabTo('Another list');
     await maren.press('Enter');
+    await putTrial();
+    await maren.rowShows('1000', { amount: '12,500.00' });
+    await maren.press('r');
+    await maren.sees('from trial.csv: 2 accounts, 50.00 on each side');
+    await maren.tabTo('Drop the opening balances from trial.csv');
+    await maren.press('Enter');
+    await maren.sees('Nothing is proposed.');
+    await maren.press('Escape');
+    await maren.hasChart();
+    await maren.rowShows('1000', { amount: '12,450.00' });
+  });
+
+  it('of balances alone changes the books and not the chart, and nothing when it comes again', async () => {
+    await toImport();
+    await putTrial();
+    await maren.press('Control+Enter');
+    await maren.sees('2 accounts have their balance now.');
+    await maren.sees('Revision 1');
+    await maren.rowShows('1000', { amount: '12,500.00' });
+    await toImport();
+    await openTrial();
     await maren.sees('Every account has the balance of the list already.');
     await maren.tabTo('Another list');
     await maren.press('Enter');

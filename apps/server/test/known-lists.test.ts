@@ -1,7 +1,9 @@
 import type { KnownListsAnswer } from '@iunctus/contract';
-import { MAREN, serveDemo, TOBIAS, type Caller, type Running } from './harness';
+import { randomUUID } from 'node:crypto';
+import { clientNamed, MAREN, serveDemo, TOBIAS, type Caller, type Running } from './harness';
 
 const LIST = {
+  clientId: '',
   headings: ['Code', 'Text', 'Art'],
   uses: ['number', 'name', 'type'],
   types: { Kasse: 'cashOnHand' },
@@ -10,13 +12,15 @@ const LIST = {
 describe('what columns and types of lists mean', () => {
   let server: Running;
   let maren: Caller;
+  let own: { clientId: string };
   beforeAll(async () => {
     server = await serveDemo();
     maren = await server.signedIn(MAREN);
+    own = { clientId: (await clientNamed(maren, 'Tern Street Ceramics')).id };
   });
   afterAll(() => server.stop());
 
-  const keep = (list: object) => maren.ask('PUT', '/known-lists', list);
+  const keep = (list: object) => maren.ask('PUT', '/known-lists', { ...list, ...own });
   const known = async (who: Caller) =>
     (await who.ask<KnownListsAnswer>('GET', '/known-lists')).body;
 
@@ -25,7 +29,7 @@ describe('what columns and types of lists mean', () => {
     await keep({ ...LIST, headings: ['No', 'Text', 'Art'] });
     const lists = await known(await server.signedIn(TOBIAS));
     expect(lists.map(({ headings }) => headings[0])).toEqual(['No', 'Code']);
-    expect(lists[1]).toEqual(LIST);
+    expect(lists[1]).toEqual({ ...LIST, ...own });
   });
 
   it('is kept once for the same headings, as it was said last', async () => {
@@ -39,6 +43,8 @@ describe('what columns and types of lists mean', () => {
     expect((await keep({ ...LIST, uses: ['number'] })).status).toBe(400);
     expect((await keep({ ...LIST, uses: ['number', 'name', 'wings'] })).status).toBe(400);
     expect((await keep({ ...LIST, types: { Kasse: 'till' } })).status).toBe(400);
+    const strange = { ...LIST, clientId: randomUUID() };
+    expect((await maren.ask('PUT', '/known-lists', strange)).status).toBe(404);
     expect((await server.anybody().ask('GET', '/known-lists')).status).toBe(401);
   });
 });

@@ -1,12 +1,16 @@
 import { COLUMN_USES, KIND_CODES } from '@iunctus/core';
 import * as v from 'valibot';
-import { textUpTo } from './text';
+import { Id, textUpTo } from './text';
 
 const Heading = textUpTo(200);
 
-/** What the columns of a list were used for, and what its words for types mean; known again by its headings. */
+/**
+ * What the columns of a client's list were used for, and what its words for types mean; known again by its
+ * headings. Columns mean the same in every client's lists; words for types may not.
+ */
 export const KnownList = v.pipe(
   v.strictObject({
+    clientId: Id,
     headings: v.pipe(v.array(Heading), v.minLength(1), v.maxLength(200)),
     uses: v.array(v.nullable(v.picklist(COLUMN_USES))),
     types: v.pipe(v.record(Heading, v.picklist(KIND_CODES)), v.maxEntries(500)),

@@ -32,7 +32,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('account_split_month_total', 'split_id, month'),
   ofChart('proposal', 'chart_id, user_id'),
   ofChart('proposal_remark', 'id'),
-  { name: 'known_list', order: 'key', by: 'practice' },
+  { name: 'known_list', order: 'client_id, key', by: 'client' },
   { name: 'kept_chart', order: 'id', by: 'kept' },
   { name: 'kept_chart_version', order: 'kept_chart_id, number', by: 'kept' },
   { name: 'client_origin', order: 'client_id', by: 'client' },

@@ -7,8 +7,8 @@ import type { Reader, Transaction } from '../database/transaction';
 export const manyKnownLists = (on: Reader, viewer: Viewer): Promise<KnownList[]> =>
   many(on, {
     text: `
-      SELECT headings, uses, types FROM known_list
-      WHERE practice_id = $1 ORDER BY kept_at DESC, key`,
+      SELECT client_id AS "clientId", headings, uses, types FROM known_list
+      WHERE practice_id = $1 ORDER BY kept_at DESC, client_id, key`,
     values: [viewer.practiceId],
   });
 
@@ -20,12 +20,13 @@ export const upsertKnownList = (
 ): Promise<number> =>
   change(on, {
     text: `
-      INSERT INTO known_list (practice_id, key, headings, uses, types)
-      VALUES ($1, $2, $3::jsonb, $4::jsonb, $5::jsonb)
-      ON CONFLICT (practice_id, key) DO UPDATE
+      INSERT INTO known_list (practice_id, client_id, key, headings, uses, types)
+      VALUES ($1, $2, $3, $4::jsonb, $5::jsonb, $6::jsonb)
+      ON CONFLICT (client_id, key) DO UPDATE
         SET headings = excluded.headings, uses = excluded.uses, types = excluded.types, kept_at = now()`,
     values: [
       viewer.practiceId,
+      list.clientId,
       key,
       JSON.stringify(list.headings),
       JSON.stringify(list.uses),
@@ -37,7 +38,8 @@ export const upsertKnownList = (
 export const forgetOldLists = (on: Transaction, viewer: Viewer, kept: number): Promise<number> =>
   change(on, {
     text: `
-      DELETE FROM known_list WHERE practice_id = $1 AND key NOT IN (
-        SELECT key FROM known_list WHERE practice_id = $1 ORDER BY kept_at DESC, key LIMIT $2)`,
+      DELETE FROM known_list WHERE practice_id = $1 AND (client_id, key) NOT IN (
+        SELECT client_id, key FROM known_list WHERE practice_id = $1
+        ORDER BY kept_at DESC, client_id, key LIMIT $2)`,
     values: [viewer.practiceId, kept],
   });

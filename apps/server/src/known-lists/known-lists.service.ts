@@ -2,11 +2,12 @@ import { createHash } from 'node:crypto';
 import type { KnownList, KnownListsAnswer } from '@iunctus/contract';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
+import { clientOf } from '../clients/clients.service';
 import { inTransactionOn } from '../database/transaction';
 import { forgetOldLists, manyKnownLists, upsertKnownList } from './known-lists.queries';
 
 /** Lists that a practice knows at most. */
-const MOST = 200;
+const MOST = 400;
 
 const keyOf = ({ headings }: KnownList): string =>
   createHash('sha256').update(JSON.stringify(headings).toLowerCase()).digest('hex');
@@ -15,9 +16,10 @@ const keyOf = ({ headings }: KnownList): string =>
 export const knownLists = (pool: pg.Pool, viewer: Viewer): Promise<KnownListsAnswer> =>
   manyKnownLists(pool, viewer);
 
-/** Keeps what a list's columns and types mean, for everybody of the practice. */
+/** Keeps what the columns and types of a client's list mean, for everybody of the practice. */
 export const keepKnownList = (pool: pg.Pool, viewer: Viewer, list: KnownList): Promise<object> =>
   inTransactionOn(pool, async (transaction) => {
+    await clientOf(transaction, viewer, list.clientId);
     await upsertKnownList(transaction, viewer, { key: keyOf(list), list });
     await forgetOldLists(transaction, viewer, MOST);
     return {};

@@ -2,7 +2,7 @@ import { emptyChart, recordsOf, accountOf, applyAll, type Chart } from '@iunctus
 import { aChart, importOf, randomChart } from '@iunctus/core/testing';
 import ExcelJS from 'exceljs';
 import fc from 'fast-check';
-import { zipSync, strToU8 } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { chartTable } from '../chart-table';
 import { writeCsv } from '../csv';
 import { writeJson } from '../json';
@@ -54,6 +54,25 @@ describe('a workbook whose names are indented by the style of their cells', () =
     const reading = await readFile(await indented());
     const rows = reading.ok ? (reading.file.sheets[1]?.rows ?? []) : [];
     expect(rows.map(({ cells }) => cells[1])).toEqual(['Name', 'Cash', '    Till', '        Float', '    Bank']); // prettier-ignore
+  });
+
+  it('may say anything of itself: an indent without end, a style that is not there, no place', async () => {
+    const parts = unzipSync(await indented());
+    const changed = Object.fromEntries(
+      Object.entries(parts).map(([name, bytes]) => {
+        const text = strFromU8(bytes);
+        if (name === 'xl/styles.xml')
+          return [name, strToU8(text.replace(/indent="1"/g, 'indent="99999"'))];
+        if (!/sheet2\.xml$/.test(name)) return [name, bytes];
+        return [name, strToU8(text.replace(/(<c r="B3"[^>]*) s="\d+"/, '$1 s="7777"'))];
+      }),
+    );
+    const reading = await readFile(zipSync(changed));
+    const names = (reading.ok ? (reading.file.sheets[1]?.rows ?? []) : []).map(
+      ({ cells }) => cells[1] ?? '',
+    );
+    expect(names.map((name) => name.trim())).toEqual(['Name', 'Cash', 'Till', 'Float', 'Bank']);
+    expect(Math.max(...names.map(({ length }) => length))).toBeLessThan(300);
   });
 
   it('gives its tree', async () => {

@@ -106,6 +106,37 @@ describe('the bench’s state', () => {
     expect(idsOf(after(loaded, shown, seen, shown))).toEqual(['6010', 'old']);
   });
 
+  it('says what was adopted: the revision, and how many accounts have their listed balance', () => {
+    const adopted = (revision: number, posted: number) =>
+      after(loaded, BenchApiActions.adopted({ revision, posted })).notice;
+    expect(adopted(4, 0)).toEqual({ type: 'adopted', revision: 4, posted: 0, revised: true });
+    expect(adopted(3, 7)).toEqual({ type: 'adopted', revision: 3, posted: 7, revised: false });
+  });
+
+  it('keeps the balances of a step through undo and redo', () => {
+    const opening = { last: '2026-10', list: 'balances.csv', balances: [] };
+    const step = { id: 'o', operations: [], opening };
+    const undone = after(loaded, propose(step), BenchPageActions.undoRequested());
+    expect(undone.proposal.steps).toEqual([]);
+    const redone = benchFeature.reducer(undone, BenchPageActions.redoRequested());
+    expect(redone.proposal.steps).toEqual([step]);
+  });
+
+  it('tells once what a newer starting chart left out', () => {
+    const brought = BenchPageActions.versionBrought({ name: 'Drinks makers', version: 2, left: 3 });
+    const state = after(loaded, brought);
+    expect(state.notice).toMatchObject({ type: 'brought', version: 2, left: 3 });
+    expect(benchFeature.reducer(state, BenchPageActions.noticeRead()).notice).toBeNull();
+  });
+
+  it('knows at once what a client turned out to be, and leaves another client alone', () => {
+    const changed = { ...CLIENT, legalForm: 'corporation' as const };
+    const same = after(loaded, BenchApiActions.clientChanged({ client: changed }));
+    expect(same.client?.legalForm).toBe('corporation');
+    const other = BenchApiActions.clientChanged({ client: { ...changed, id: 'c2' } });
+    expect(after(loaded, other).client).toEqual(CLIENT);
+  });
+
   it('undoes and redoes step by step', () => {
     const undone = after(loaded, propose(A), propose(B), BenchPageActions.undoRequested());
     expect(undone.proposal.steps).toEqual([A]);

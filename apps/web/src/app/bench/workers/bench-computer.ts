@@ -97,12 +97,17 @@ export const createBenchComputer = (): ((message: BenchMessage) => BenchResult) 
     pending: NONE_PENDING,
     shown: { code: 'profitAndLoss', depth: Infinity, zeroLines: true, proposed: true },
   };
+  let openings = plannedIn(state);
+  let leadsTo = state.rollUp;
   return (message) => {
     state = next(state, message);
     const { track, rollUp, shown } = state;
-    const openings = plannedIn(state);
+    if (message.type !== 'shown') {
+      openings = plannedIn(state);
+      leadsTo = rollUpAfter(state, openings);
+    }
     const before = { chart: track.base, rollUp };
-    const after = { chart: proposedChart(track), rollUp: rollUpAfter(state, openings) };
+    const after = { chart: proposedChart(track), rollUp: leadsTo };
     const rebased = message.type === 'chart' || message.type === 'amounts';
     return {
       impact: impactOf(before, after),

@@ -11,6 +11,7 @@ import type {
   TreeSource,
 } from '@iunctus/core';
 import { catchError, EMPTY, of } from 'rxjs';
+import { BenchModel } from '../../bench/model/bench-model';
 import { ApiService } from '../../shared/api/api.service';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
@@ -29,6 +30,7 @@ const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> =>
 export class ImportDraft {
   private readonly engine = inject(ImportEngine);
   private readonly api = inject(ApiService);
+  private readonly client = inject(BenchModel).client;
   readonly sheet = linkedSignal({
     source: () => this.engine.file(),
     computation: (file) => {
@@ -53,7 +55,7 @@ export class ImportDraft {
   readonly treeSource = this.anew<TreeSource | null>(() => null);
   private readonly mended = this.anew<ReadonlyMap<number, Mended>>(() => new Map());
   private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() =>
-    typesAsKnown(this.seen()?.columns ?? NO_COLUMNS, this.known()),
+    typesAsKnown(this.seen()?.columns ?? NO_COLUMNS, this.known(), this.client()?.id),
   );
   private readonly answers = this.anew<ReadonlyMap<number, ImportAnswer>>(() => new Map());
   private readonly fates = this.anew<ReadonlyMap<AccountId, Fate>>(() => new Map());
@@ -88,7 +90,8 @@ export class ImportDraft {
 
   /** Keeps what columns and types mean, so that the same list is understood at once the next time. */
   private remember(): void {
-    const list = knownFrom(this.columns(), this.types());
+    const client = this.client();
+    const list = client === null ? null : knownFrom(this.columns(), this.types(), client.id);
     if (list === null) return;
     // A list that cannot be kept, its headings being too long, say, is only asked about again.
     this.api

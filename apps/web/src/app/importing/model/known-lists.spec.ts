@@ -8,8 +8,9 @@ const READING: ColumnReading = {
 };
 const TYPES = new Map([['Kasse', 'cashOnHand' as const]]);
 
+const CLIENT = 'client';
 const known = () => {
-  const list = knownFrom({ ...READING, uses: ['number', 'name', 'type'] }, TYPES);
+  const list = knownFrom({ ...READING, uses: ['number', 'name', 'type'] }, TYPES, CLIENT);
   return list === null ? [] : [list];
 };
 
@@ -22,13 +23,18 @@ describe('a list with headings that are known', () => {
   });
 
   it('has its words for types mean what they meant', () => {
-    expect(typesAsKnown(READING, known())).toEqual(TYPES);
-    expect(typesAsKnown(READING, [])).toEqual(new Map());
+    expect(typesAsKnown(READING, known(), CLIENT)).toEqual(TYPES);
+    expect(typesAsKnown(READING, [], CLIENT)).toEqual(new Map());
+  });
+
+  it('of another client has the same columns, while its words may mean something else', () => {
+    expect(usesAsKnown(READING, known()).uses[2]).toBe('type');
+    expect(typesAsKnown(READING, known(), 'another')).toEqual(new Map());
   });
 
   it('is not known without headings', () => {
     const bare = { ...READING, headingLine: null };
-    expect(knownFrom(bare, TYPES)).toBeNull();
+    expect(knownFrom(bare, TYPES, CLIENT)).toBeNull();
     expect(usesAsKnown(bare, known())).toEqual(bare);
   });
 });
