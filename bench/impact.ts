@@ -16,7 +16,7 @@ import { largeChart } from './support/large-chart';
 import { compare, median, say } from './support/report';
 
 const EDITS = 400;
-const ROUNDS = 7;
+const ROUNDS = 15;
 
 const step = (id: string, operation: Operation): ProposalStep => ({ id, operations: [operation] });
 
@@ -29,8 +29,8 @@ const edits = (ids: readonly string[]): readonly ProposalStep[] =>
 const ledgerOf = (ids: readonly string[]) =>
   new Map(ids.map((id, i) => [id, { balance: i, change: i, yearChange: i }]));
 
-/** Microseconds for one edit and its impact, each edit on the adopted chart, the roll-up warm. */
-const impactTime = (count: number): number => {
+/** Measures microseconds for one edit and its impact, each edit on the adopted chart, the roll-up warm. */
+const impactOn = (count: number): (() => number) => {
   const records = largeChart(count);
   const ids = records.map(({ id }) => id);
   const base = chartFrom(records);
@@ -39,7 +39,8 @@ const impactTime = (count: number): number => {
   const before = { chart: base, rollUp };
   impactOf(before, before);
   base.roots.forEach(rollUp.total);
-  const run = (steps: readonly ProposalStep[]): number => {
+  const steps = edits(ids);
+  return () => {
     const started = performance.now();
     for (const one of steps) {
       const outcome = advance(track, [one]);
@@ -48,12 +49,10 @@ const impactTime = (count: number): number => {
     }
     return ((performance.now() - started) * 1000) / steps.length;
   };
-  run(edits(ids));
-  return median(Array.from({ length: ROUNDS }, () => run(edits(ids))));
 };
 
-/** Microseconds for the worker's whole answer, the statement at a depth of two included. */
-const answerTime = (count: number): number => {
+/** Measures microseconds for the worker's whole answer, the statement at a depth of two included. */
+const answerOn = (count: number): (() => number) => {
   const records = largeChart(count);
   const ids = records.map(({ id }) => id);
   const compute = createBenchComputer();
@@ -72,19 +71,22 @@ const answerTime = (count: number): number => {
     steps: [],
   });
   compute({ type: 'amounts', amounts: ids.map((id, i) => [id, i, i, i] as const) });
-  const run = (): number => {
+  const steps = edits(ids);
+  return () => {
     const started = performance.now();
-    for (const one of edits(ids)) compute({ type: 'steps', steps: [one] });
+    for (const one of steps) compute({ type: 'steps', steps: [one] });
     return ((performance.now() - started) * 1000) / EDITS;
   };
-  run();
-  return median(Array.from({ length: ROUNDS }, run));
 };
 
-// Both sizes once unmeasured, so that neither is measured on code that is not yet compiled.
-impactTime(500);
-impactTime(5000);
-const [small, large] = [impactTime(500), impactTime(5000)];
+/** Both sizes in turn, so that whatever else the machine does strikes both; the first turns are not counted. */
+const inTurn = (on: (count: number) => () => number): readonly [small: number, large: number] => {
+  const [small, large] = [on(500), on(5000)];
+  const rounds = Array.from({ length: ROUNDS + 2 }, () => [small(), large()] as const).slice(2);
+  return [median(rounds.map(([one]) => one)), median(rounds.map(([, one]) => one))];
+};
+
+const [small, large] = inTurn(impactOn);
 compare({
   what: 'edit → impact, 5,000 accounts against 500',
   value: large,
@@ -92,9 +94,7 @@ compare({
   unit: 'µs',
   aim: { atMost: 2 },
 });
-answerTime(500);
-answerTime(5000);
-const [smallAnswer, largeAnswer] = [answerTime(500), answerTime(5000)];
+const [smallAnswer, largeAnswer] = inTurn(answerOn);
 say(
   `         with the statement at depth 2, which is built anew: ratio ${(largeAnswer / smallAnswer).toFixed(2)} (no aim); ${largeAnswer.toFixed(0)} µs against ${smallAnswer.toFixed(0)} µs`,
 );
