@@ -3,20 +3,18 @@ import { Application } from './application';
 import { Bookkeeper, MAREN } from './bookkeeper';
 import { openBrowser } from './browser';
 
-/** Maren, signed in at a client's bench, in an application and a browser of her own. */
+/** Maren, signed in, in an application and a browser of her own. */
 export interface AtTheBench {
   readonly maren: Bookkeeper;
   leave(): Promise<void>;
 }
 
-/** Starts everything and opens the client's bench. */
-export const openBench = async (client: string): Promise<AtTheBench> => {
+/** Starts everything and signs Maren in, who sees the list of clients. */
+export const openPractice = async (): Promise<AtTheBench> => {
   const application = await Application.start();
   const browser: Browser = await openBrowser();
   const maren = await Bookkeeper.at(browser, application);
   await maren.signIn(MAREN);
-  await maren.openClient(client);
-  await maren.hasChart();
   return {
     maren,
     async leave() {
@@ -24,4 +22,12 @@ export const openBench = async (client: string): Promise<AtTheBench> => {
       await application.stop();
     },
   };
+};
+
+/** Starts everything and opens the client's bench. */
+export const openBench = async (client: string): Promise<AtTheBench> => {
+  const bench = await openPractice();
+  await bench.maren.openClient(client);
+  await bench.maren.hasChart();
+  return bench;
 };

@@ -137,6 +137,27 @@ describe('handing a proposal to a colleague', () => {
     expect(body[1]?.approvedBy).toBeNull();
   });
 
+  it.each([
+    ['says so also where balances come along', 5_00, 'Maren Oake'],
+    ['does not say so where the balances are others than were approved', 6_00, null],
+  ])('%s', async (_what, adopted, approvedBy) => {
+    const withBalance = (amount: number): ProposalStep => ({
+      ...step,
+      opening: {
+        last: '2026-10',
+        list: 'balances.csv',
+        balances: [{ accountId: idOf(chart, '1010'), amount }],
+      },
+    });
+    const { version } = await save(0, [withBalance(5_00)]);
+    await handOver(version);
+    await judge('approved', version);
+    const request = { baseRevision: chart.revision, steps: [withBalance(adopted)], note: '' };
+    expect((await tobias.ask('POST', `${base()}/revisions`, request)).status).toBe(200);
+    const { body } = await maren.ask<RevisionAnswer[]>('GET', `${base()}/revisions`);
+    expect(body[0]?.approvedBy).toBe(approvedBy);
+  });
+
   it('does not say so of what was adopted with other steps', async () => {
     const { version } = await save(0, [step]);
     await handOver(version);

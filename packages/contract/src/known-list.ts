@@ -19,6 +19,10 @@ export const KnownList = v.pipe(
 );
 export type KnownList = v.InferOutput<typeof KnownList>;
 
+/** What headings are known by, whatever their case. */
+export const headingsKey = (headings: readonly string[]): string =>
+  JSON.stringify(headings).toLowerCase();
+
 /** The lists that the practice brought in, the newest first. */
 export const KnownListsAnswer = v.array(KnownList);
 export type KnownListsAnswer = v.InferOutput<typeof KnownListsAnswer>;

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { KnownList, KnownListsAnswer } from '@iunctus/contract';
+import { headingsKey, type KnownList, type KnownListsAnswer } from '@iunctus/contract';
 import type pg from 'pg';
 import type { Viewer } from '../access/access.service';
 import { clientOf } from '../clients/clients.service';
@@ -10,7 +10,7 @@ import { forgetOldLists, manyKnownLists, upsertKnownList } from './known-lists.q
 const MOST = 400;
 
 const keyOf = ({ headings }: KnownList): string =>
-  createHash('sha256').update(JSON.stringify(headings).toLowerCase()).digest('hex');
+  createHash('sha256').update(headingsKey(headings)).digest('hex');
 
 /** The lists whose columns and types the practice knows, the newest first. */
 export const knownLists = (pool: pg.Pool, viewer: Viewer): Promise<KnownListsAnswer> =>

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { AdoptAnswer, AdoptRequest } from '@iunctus/contract';
 import { applyAll, replay, type Chart, type Landed, type ProposalStep } from '@iunctus/core';
 import type pg from 'pg';
@@ -60,11 +61,10 @@ const approverOf = async (
   steps: readonly ProposalStep[],
 ): Promise<string | null> => {
   const stored = await maybeProposal(on, head, userId);
-  const key = (listed: readonly ProposalStep[]): string =>
-    listed
-      .map(({ id, operations, opening }) => `${id} ${operations.length} ${JSON.stringify(opening)}`)
-      .join();
-  const same = stored?.state === 'approved' && key(stored.steps) === key(steps);
+  // Compared by value: the database does not keep the order in which properties were written.
+  const key = (listed: readonly ProposalStep[]): readonly unknown[] =>
+    listed.map(({ id, operations, opening }) => [id, operations.length, opening]);
+  const same = stored?.state === 'approved' && isDeepStrictEqual(key(stored.steps), key(steps));
   return same ? (stored.reviewer?.id ?? null) : null;
 };
 

@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart';
 import { fiscalYearStart, type Month } from '../dates/month';
 import type { Period } from '../dates/period';
-import type { AmountsTuple } from '../statements/amounts';
+import { ledgerOf, rollUpOver, type AmountsTuple, type RollUp } from '../statements/amounts';
 import { entryOf, isPostable, planOpening, type OpeningPlan } from './opening';
 import type { OpeningBalances } from './opening-balances';
 
@@ -47,6 +47,23 @@ export const openingAmounts = (
 ): readonly AmountsTuple[] => {
   const span = { first, end, yearStart: fiscalYearStart(end, startsIn) };
   return planned.flatMap(({ opening, plan }) => amountsAt(opening.last, plan, span));
+};
+
+/** The amounts of a period, and the roll-up over them. */
+export interface PeriodBooks {
+  readonly amounts: readonly AmountsTuple[];
+  readonly rollUp: RollUp;
+  readonly period: Period;
+}
+
+/** The roll-up to which planned openings lead; the same one where they add nothing to the period. */
+export const rollUpWith = (
+  { amounts, rollUp, period }: PeriodBooks,
+  planned: readonly PlannedOpening[],
+  startsIn: number,
+): RollUp => {
+  const more = openingAmounts(planned, period, startsIn);
+  return more.length === 0 ? rollUp : rollUpOver(ledgerOf([...amounts, ...more]));
 };
 
 /** Plans the entries of a proposal's openings on the chart as proposed, each after the ones before it. */

@@ -99,9 +99,9 @@ const adoptedWords = ({
   posted,
   revised,
 }: Extract<Notice, { type: 'adopted' }>): string => {
-  const chart = revised
-    ? [`Adopted as revision ${revision}. It can be taken back under History.`]
-    : [];
+  // Accounts that were posted to stay, whatever is taken back.
+  const back = posted === 0 ? ' It can be taken back under History.' : '';
+  const chart = revised ? [`Adopted as revision ${revision}.${back}`] : [];
   const books =
     posted === 0
       ? []

@@ -7,10 +7,10 @@ import {
   impactOf,
   isBalanced,
   ledgerOf,
-  openingAmounts,
   planOpenings,
   proposedChart,
   rollUpOver,
+  rollUpWith,
   trackOf,
   type AmountsTuple,
   type PlannedOpening,
@@ -79,11 +79,10 @@ const plannedIn = ({ track, pending }: State): readonly PlannedOpening[] => {
 }; // prettier-ignore
 
 /** The roll-up that the proposal leads to: with its balances, when it brings some. */
-const rollUpAfter = (state: State, planned: readonly PlannedOpening[]): RollUp => {
-  const { period, fiscalYearStart } = state.pending;
-  const more = openingAmounts(planned, period, fiscalYearStart);
-  return more.length === 0 ? state.rollUp : rollUpOver(ledgerOf([...state.amounts, ...more]));
-};
+const rollUpAfter = (
+  { amounts, rollUp, pending: { period, fiscalYearStart } }: State,
+  planned: readonly PlannedOpening[],
+): RollUp => rollUpWith({ amounts, rollUp, period }, planned, fiscalYearStart);
 
 /**
  * What the worker does, apart from being a worker: keeps the adopted chart, the proposal's steps

@@ -1,14 +1,12 @@
-import type { KnownList } from '@iunctus/contract';
+import { headingsKey, type KnownList } from '@iunctus/contract';
 import type { ColumnReading, KindCode } from '@iunctus/core';
-
-const keyOf = (headings: readonly string[]): string => JSON.stringify(headings).toLowerCase();
 
 const knownAs = (
   { headingLine, headings }: ColumnReading,
   lists: readonly KnownList[],
 ): readonly KnownList[] => {
-  const key = keyOf(headings);
-  return headingLine === null ? [] : lists.filter((one) => keyOf(one.headings) === key);
+  const key = headingsKey(headings);
+  return headingLine === null ? [] : lists.filter((one) => headingsKey(one.headings) === key);
 };
 
 /** The uses that were chosen last for columns with the same headings, else those that were recognized. */

@@ -13,9 +13,9 @@ import {
   type PlannedOpening,
   type ProposalStep,
   ledgerOf,
-  openingAmounts,
   planOpenings,
   rollUpOver,
+  rollUpWith,
 } from '@iunctus/core';
 import type { Remark } from '@iunctus/contract';
 import { operationWords } from '../../shared/words/operation-words';
@@ -94,9 +94,9 @@ export const readProposal = (
     }
   const known = new Set(lines.flatMap((line) => line.remarks.map(({ id }) => id)));
   const openings = planOpenings(before, pending, fiscalYearStart);
-  const more = period === null ? [] : openingAmounts(openings, period, fiscalYearStart);
   const rollUp = rollUpOver(ledgerOf(amounts));
-  const rollUpAfter = more.length === 0 ? rollUp : rollUpOver(ledgerOf([...amounts, ...more]));
+  const rollUpAfter =
+    period === null ? rollUp : rollUpWith({ amounts, rollUp, period }, openings, fiscalYearStart);
   return {
     lines,
     chart: before,
