@@ -135,8 +135,8 @@ describe('handing a proposal to a colleague, by keyboard alone', () => {
     await maren.rowShows('6020', { name: 'Payroll taxes' });
     await tobias.openClient('Kestrel Lane Cider Works');
     await tobias.hasChart();
-    await tobias.goTo('6010');
-    await tobias.cursorShows({ name: 'Other', amount: '28,996.75' });
+    await tobias.goTo('Other');
+    await tobias.cursorShows({ number: '', name: 'Other', amount: '28,996.75' });
     await tobias.press('Space');
     await tobias.page.waitForSelector('iu-sheet');
     await tobias.press('Control+a');

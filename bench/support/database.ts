@@ -13,6 +13,7 @@ import {
 import { insertClient } from '../../apps/server/src/clients/clients.queries';
 import { createPool } from '../../apps/server/src/database/pool';
 import { migrate } from '../../apps/server/src/database/migrate';
+import type { Viewer } from '../../apps/server/src/access/viewer';
 import { inTransactionOn } from '../../apps/server/src/database/transaction';
 import { insertPractice, insertUser } from '../../apps/server/src/demo/demo.queries';
 
@@ -23,7 +24,7 @@ export const PASSWORD = 'bench-and-bench';
 export interface BenchDatabase {
   readonly url: string;
   readonly pool: pg.Pool;
-  readonly viewer: { readonly userId: string; readonly practiceId: string };
+  readonly viewer: Viewer;
 }
 
 export const openDatabase = async (): Promise<BenchDatabase> => {
@@ -36,7 +37,12 @@ export const openDatabase = async (): Promise<BenchDatabase> => {
   const url = server.replace(/\/postgres$/, `/${name}`);
   const pool = createPool(url);
   await migrate(pool, join(process.cwd(), 'apps/server/migrations'));
-  const viewer = { userId: randomUUID(), practiceId: randomUUID() };
+  const viewer: Viewer = {
+    userId: randomUUID(),
+    practiceId: randomUUID(),
+    role: 'administrator',
+    clientId: null,
+  };
   await inTransactionOn(pool, async (transaction) => {
     await insertPractice(transaction, { id: viewer.practiceId, name: 'Bench' });
     const passwordHash = await hashPassword(PASSWORD);
@@ -45,6 +51,7 @@ export const openDatabase = async (): Promise<BenchDatabase> => {
       practiceId: viewer.practiceId,
       email: EMAIL,
       name: 'Ben Ch',
+      role: 'administrator',
       passwordHash,
     });
   });

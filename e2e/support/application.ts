@@ -2,8 +2,12 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import pg from 'pg';
+import { RoundRobin } from './round-robin';
 
 const MAIN = join(process.cwd(), 'apps/server/dist/main.js');
+
+/** How many servers share the database, one request each in turn, where a test does not say. */
+const SERVERS = Number(process.env['E2E_SERVERS'] ?? '1');
 
 const createDatabase = async (): Promise<string> => {
   const url = process.env['E2E_DATABASE_URL'] ?? '';
@@ -15,15 +19,25 @@ const createDatabase = async (): Promise<string> => {
   return url.replace(/\/postgres$/, `/${name}`);
 };
 
+interface ServerProcess {
+  readonly child: ChildProcess;
+  readonly port: number;
+}
+
 /** The built application, running on a database of its own with the demo practice. */
 export class Application {
-  private process: ChildProcess | undefined;
+  private running: readonly ServerProcess[] = [];
+  private readonly proxy = new RoundRobin();
   private port = 0;
 
-  private constructor(readonly databaseUrl: string) {}
+  private constructor(
+    readonly databaseUrl: string,
+    private readonly servers: number,
+  ) {}
 
-  static async start(): Promise<Application> {
-    const application = new Application(await createDatabase());
+  /** Starts it: one server, or several behind a proxy that gives each request to the next. */
+  static async start(servers = SERVERS): Promise<Application> {
+    const application = new Application(await createDatabase(), servers);
     await application.run();
     return application;
   }
@@ -34,23 +48,49 @@ export class Application {
 
   /** Stops the server and starts it again, as after a night. The port stays, so that open pages find it. */
   async restart(): Promise<void> {
-    await this.stop();
+    await this.end();
     await this.run();
   }
 
-  async stop(): Promise<void> {
-    const running = this.process;
-    if (running === undefined) return;
-    await new Promise((resolve) => {
-      running.once('exit', resolve);
-      running.kill('SIGTERM');
-    });
+  /** Stops the servers; the address stays, and nobody answers there until `run`. */
+  async end(): Promise<void> {
+    const ending = this.running.map(
+      ({ child }) =>
+        new Promise((resolve) => {
+          child.once('exit', resolve);
+          child.kill('SIGTERM');
+        }),
+    );
+    await Promise.all(ending);
+    this.running = [];
   }
 
-  private run(): Promise<void> {
-    const env = { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port) };
+  async stop(): Promise<void> {
+    await this.end();
+    if (this.servers > 1) await this.proxy.close();
+  }
+
+  /** Starts the servers, one after the other: the first one brings the database forward. */
+  async run(): Promise<void> {
+    const started: ServerProcess[] = [];
+    for (let count = 0; count < this.servers; count += 1)
+      started.push(await this.spawn(this.servers > 1 ? 0 : this.port));
+    this.running = started;
+    const ports = started.map(({ port }) => port);
+    this.port = this.servers > 1 ? await this.proxy.serve(ports) : (ports[0] ?? 0);
+  }
+
+  private spawn(port: number): Promise<ServerProcess> {
+    const env = {
+      ...process.env,
+      DATABASE_URL: this.databaseUrl,
+      SECRET: 'a secret that is long enough for tests',
+      DEMO: 'yes',
+      LOG: 'silent',
+      PORT: String(port),
+      ...(this.servers > 1 ? { TRUSTED_PROXY: 'loopback' } : {}),
+    };
     const child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'pipe', 'inherit'] });
-    this.process = child;
     return new Promise((resolve, reject) => {
       let said = '';
       child.once('exit', (code) =>
@@ -60,9 +100,8 @@ export class Application {
         said += chunk.toString();
         const found = /http:\/\/127\.0\.0\.1:(\d+)/.exec(said);
         if (found === null) return;
-        this.port = Number(found[1]);
         child.removeAllListeners('exit');
-        resolve();
+        resolve({ child, port: Number(found[1]) });
       });
     });
   }

@@ -1,43 +1,29 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
-import helmet from 'helmet';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import type pg from 'pg';
-import { accessRoutes, gate } from './access/access.routes';
-import { backupRoutes } from './backups/backups.routes';
-import { balanceRoutes } from './balances/balances.routes';
-import { clientRoutes } from './clients/clients.routes';
-import { errorHandler } from './http/errors';
-import { exportRoutes } from './exports/exports.routes';
-import { knownListRoutes } from './known-lists/known-lists.routes';
-import { industryRoutes } from './industries/industries.routes';
-import { openApi } from './http/open-api';
-import { keptChartRoutes } from './kept-charts/kept-charts.routes';
-import { ProblemError } from './http/problem';
-import { proposalRoutes } from './proposals/proposals.routes';
-import { simulatedRoutes } from './simulated/simulated.routes';
-import { splitRoutes } from './splits/splits.routes';
-import { reviewRoutes } from './reviews/reviews.routes';
-import { revisionRoutes } from './revisions/revisions.routes';
+import type { SessionLimits } from './access/access.service';
+import { failedOutcome } from './endpoints/perform';
+import { healthRoutes } from './health/health';
+import { apiRoutes } from './http/api';
+import { knownHost, ownOrigin, securityHeaders, type Edge } from './http/edge';
+import { accessLog, type Log } from './http/logging';
+import type { Lanes } from './lanes/lanes';
 
 /** What the application is made of. `web` is the folder of the built interface; none in tests of the API. */
 export interface AppParts {
   readonly pool: pg.Pool;
+  /** For backups, which take longer than anybody waits at a page. */
+  readonly patientPool: pg.Pool;
+  readonly lanes: Lanes;
+  readonly log: Log;
+  readonly edge: Edge;
+  /** What Express is to believe of a proxy; `false` for none. */
+  readonly trustedProxy: string | number | false;
+  readonly sessions: SessionLimits;
+  readonly secret: string;
   readonly web?: string;
-  readonly log: (line: string) => void;
+  readonly isStopping?: () => boolean;
 }
-
-const securityHeaders = () =>
-  helmet({
-    contentSecurityPolicy: {
-      directives: {
-        // Plain HTTP on loopback: nothing to upgrade. The control library styles inline.
-        upgradeInsecureRequests: null,
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        workerSrc: ["'self'"],
-      },
-    },
-    strictTransportSecurity: false,
-  });
 
 const serveWeb = (app: Express, web: string): void => {
   app.use(express.static(web, { index: false, maxAge: '1y', immutable: true }));
@@ -46,33 +32,31 @@ const serveWeb = (app: Express, web: string): void => {
   });
 };
 
-/** The whole server on one database. Holds no state of its own. */
-export const createApp = ({ pool, web, log }: AppParts): Express => {
+/** The one place where an error becomes an answer; what is nobody's mistake but ours is logged with the request's id. */
+const answerError: ErrorRequestHandler = (error, request, response, next) => {
+  const { status, headers, body, fault } = failedOutcome(error, String(request.id));
+  if (fault !== null) request.log.error({ event: 'fault', fault });
+  if (response.headersSent) return next(error);
+  response.status(status).set(headers);
+  // What was not read of a refused request is not waited for.
+  if (!request.complete) response.set('Connection', 'close');
+  response.end(body);
+};
+
+/** The whole server on one database. Holds no state of its own, so that several may run. */
+export const createApp = (parts: AppParts): Express => {
+  const { pool, edge, log } = parts;
   const app = express();
   app.disable('x-powered-by');
-  app.use(securityHeaders(), compression(), express.json({ limit: '20mb' }));
-  app.get('/api/openapi.json', (_request, response) => void response.json(openApi()));
-  app.use('/api', accessRoutes(pool));
-  app.use('/api', gate(pool));
-  app.use(
-    '/api',
-    clientRoutes(pool),
-    proposalRoutes(pool),
-    revisionRoutes(pool),
-    balanceRoutes(pool),
-    splitRoutes(pool),
-    reviewRoutes(pool),
-    industryRoutes(),
-    knownListRoutes(pool),
-    exportRoutes(pool),
-    backupRoutes(pool),
-    keptChartRoutes(pool),
-    simulatedRoutes(),
-  );
-  app.use('/api', () => {
-    throw new ProblemError({ code: 'notFound' });
-  });
-  if (web !== undefined) serveWeb(app, web);
-  app.use(errorHandler(log));
+  app.set('trust proxy', parts.trustedProxy);
+  app.set('query parser', 'simple');
+  app.use(accessLog(log, parts.trustedProxy !== false));
+  app.use(healthRoutes(pool, parts.isStopping ?? (() => false)));
+  app.use(securityHeaders(edge), knownHost(edge), ownOrigin(edge), compression());
+  const backups = { pool: parts.patientPool, secret: parts.secret };
+  const { lanes, sessions: limits } = parts;
+  app.use('/api', apiRoutes({ pool, limits, log, lanes, backups }));
+  if (parts.web !== undefined) serveWeb(app, parts.web);
+  app.use(answerError);
   return app;
 };

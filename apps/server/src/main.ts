@@ -1,38 +1,162 @@
+import { writeFile } from 'node:fs/promises';
+import { createServer, type Server } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { AddressInfo } from 'node:net';
+import type pg from 'pg';
 import { createApp } from './app';
-import { createPool } from './database/pool';
-import { migrate } from './database/migrate';
-import { loadDemo } from './demo/load-demo';
+import { ConfigError, readConfig, type Config } from './config/config';
+import { applicationUrl, RoleError } from './database/application-role';
+import { isAway } from './database/errors';
+import { migrate, MigrationError } from './database/migrate';
+import { createPool, PATIENT, servingLimits } from './database/pool';
+import { loadDemo, type DemoSignIn } from './demo/load-demo';
+import { createLog, type Log } from './http/logging';
+import { lanesOfThreads } from './lanes/threads';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 
-const setting = (name: string): string => {
-  const value = process.env[name];
-  if (value === undefined || value === '') throw new Error(`${name} is not set`);
-  return value;
+/** How the process ends where it cannot serve. The README lists them beside those of the scripts. */
+const EXIT = { config: 11, port: 14, migration: 16, database: 17 } as const;
+
+/** Ends the process with one sentence that says why, and what can be done. */
+const giveUp = (code: number, words: string): never => {
+  process.stderr.write(`${words}\n`);
+  process.exit(code);
 };
 
-const pool = createPool(setting('DATABASE_URL'), say);
-await migrate(pool, join(here, '../migrations'));
-const demo = await loadDemo(pool, {
-  folder: join(here, '../../../demo'),
-  fresh: process.argv.includes('--fresh'),
-});
-
-const app = createApp({ pool, web: join(here, '../../web/dist'), log: say });
-const server = app.listen(Number(process.env['PORT'] ?? 0), '127.0.0.1', () => {
-  const { port } = server.address() as AddressInfo;
-  say(`Iunctus is at http://127.0.0.1:${port}`);
-  if (demo !== undefined) say(`Sign in as ${demo.emails.join(' or ')}, password ${demo.password}`);
-});
-
-const stop = (): void => {
-  server.close();
-  server.closeAllConnections();
-  void pool.end().then(() => process.exit(0));
+const settings = (): Config => {
+  try {
+    return readConfig(process.env);
+  } catch (error) {
+    if (error instanceof ConfigError) return giveUp(EXIT.config, error.message);
+    throw error;
+  }
 };
-process.once('SIGINT', stop);
-process.once('SIGTERM', stop);
+
+/** Brings the database forward, loads the demo where it is asked for, and gives the address for the application. */
+const prepare = async (
+  config: Config,
+): Promise<{ readonly url: string; readonly demo: DemoSignIn | undefined }> => {
+  const owner = createPool(config.DATABASE_URL);
+  try {
+    await migrate(owner, join(here, '../migrations'));
+    const fresh = process.argv.includes('--fresh');
+    const demo =
+      config.DEMO || fresh
+        ? await loadDemo(owner, { folder: join(here, '../../../demo'), fresh })
+        : undefined;
+    const { DATABASE_URL: ownerUrl, SECRET: secret, APPLICATION_DATABASE_URL: given } = config;
+    const asked = { ownerUrl, secret, ...(given === undefined ? {} : { given }) };
+    return { url: await applicationUrl(owner, asked), demo };
+  } catch (error) {
+    if (error instanceof MigrationError) return giveUp(EXIT.migration, error.message);
+    if (error instanceof RoleError) return giveUp(EXIT.config, error.message);
+    if (isAway(error))
+      return giveUp(EXIT.database, 'The database at DATABASE_URL cannot be reached. Is it running, and is the address right?'); // prettier-ignore
+    throw error;
+  } finally {
+    await owner.end();
+  }
+};
+
+const proxyOf = ({ TRUSTED_PROXY: given }: Config): string | number | false => {
+  if (given === undefined) return false;
+  return /^\d{1,2}$/.test(given) ? Number(given) : given;
+};
+
+/** Slow and idle connections are closed; nobody holds one for long. Milliseconds. */
+const patient = (server: Server): void => {
+  server.headersTimeout = 15_000;
+  server.requestTimeout = 60_000;
+  server.keepAliveTimeout = 10_000;
+  server.timeout = 120_000;
+};
+
+const listen = (server: Server, { PORT, HOST }: Config): Promise<number> =>
+  new Promise((resolve) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      if (error.code === 'EADDRINUSE')
+        giveUp(EXIT.port, `Port ${PORT} is taken. Name another one with PORT=…, or none to have a free one.`); // prettier-ignore
+      giveUp(EXIT.port, `The server cannot listen at ${HOST}, port ${PORT}: ${error.message}.`);
+    });
+    server.listen(PORT, HOST, () => resolve((server.address() as AddressInfo).port));
+  });
+
+/** How long requests that are under way may take to end when the server is stopped. */
+const LAST_SECONDS = 20;
+
+const stopOn = (server: Server, stop: { begin(): void; end(): Promise<unknown> }): void => {
+  let asked = false;
+  const ask = (): void => {
+    if (asked) return;
+    asked = true;
+    stop.begin();
+    const late = setTimeout(() => server.closeAllConnections(), LAST_SECONDS * 1000);
+    server.close(() => {
+      clearTimeout(late);
+      void stop.end().finally(() => process.exit(0));
+    });
+    server.closeIdleConnections();
+  };
+  process.on('SIGINT', ask);
+  process.on('SIGTERM', ask);
+};
+
+interface Serving {
+  readonly config: Config;
+  readonly url: string;
+  readonly log: Log;
+}
+
+const poolsOf = ({ config, url, log }: Serving): { pool: pg.Pool; patientPool: pg.Pool } => {
+  const lost = (line: string): void => log.warn({ event: 'connectionLost', line });
+  const limits = servingLimits(config.CONNECTIONS, config.STATEMENT_SECONDS);
+  return {
+    pool: createPool(url, lost, limits),
+    patientPool: createPool(url, lost, { ...PATIENT, connections: 2 }),
+  };
+};
+
+const serve = async (serving: Serving): Promise<number> => {
+  const { config, url, log } = serving;
+  const { pool, patientPool } = poolsOf(serving);
+  const lanes = lanesOfThreads({
+    pool,
+    worker: join(here, 'worker.js'),
+    start: { databaseUrl: url, limits: servingLimits(2, config.STATEMENT_SECONDS) },
+    threads: config.WORKERS,
+    seconds: config.TASK_SECONDS,
+  });
+  let stopping = false;
+  const app = createApp({
+    pool,
+    patientPool,
+    lanes,
+    log,
+    edge: { publicAddress: config.PUBLIC_ADDRESS ?? null },
+    trustedProxy: proxyOf(config),
+    sessions: { hours: config.SESSION_HOURS, idleMinutes: config.SESSION_IDLE_MINUTES },
+    secret: config.SECRET,
+    web: join(here, '../../web/dist'),
+    isStopping: () => stopping,
+  });
+  const server = createServer(app);
+  patient(server);
+  const port = await listen(server, config);
+  stopOn(server, {
+    begin: () => (stopping = true),
+    end: () => Promise.all([lanes.close(), pool.end(), patientPool.end()]),
+  });
+  return port;
+};
+
+const config = settings();
+const log = createLog({ level: config.LOG, file: config.LOG_FILE ?? null });
+const { url, demo } = await prepare(config);
+const port = await serve({ config, url, log });
+const address = config.PUBLIC_ADDRESS ?? `http://127.0.0.1:${port}`;
+if (config.ADDRESS_FILE !== undefined) await writeFile(config.ADDRESS_FILE, address);
+say(`Iunctus is at ${address}`);
+if (demo !== undefined) say(`Sign in as ${demo.emails.join(' or ')}, password ${demo.password}`);

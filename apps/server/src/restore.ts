@@ -2,20 +2,30 @@ import { createReadStream } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { RestoreError, restoreBackup } from './backups/restore-backup';
+import { storyOf } from './http/errors';
 import { createPool } from './database/pool';
 
 /** Restores the backup that is named first on the command line into the database at DATABASE_URL. */
 const [file = ''] = process.argv.slice(2);
-const pool = createPool(process.env['DATABASE_URL'] ?? '');
+const { DATABASE_URL = '', SECRET = '', PASSWORD, FOREIGN } = process.env;
+const pool = createPool(DATABASE_URL);
 const migrations = join(dirname(fileURLToPath(import.meta.url)), '../migrations');
-const password = process.env['PASSWORD'] ?? null;
 
 try {
-  await restoreBackup(pool, createReadStream(file), { migrations, password });
-  process.stdout.write('Restored.\n');
+  await restoreBackup(pool, createReadStream(file), {
+    migrations,
+    password: PASSWORD ?? null,
+    secret: SECRET,
+    foreign: FOREIGN === 'yes',
+  });
+  process.stdout.write('Restored, and checked by every rule.\n');
+  if (PASSWORD === undefined)
+    process.stdout.write(
+      'People whose backup bore no password set theirs anew: bin/administrator lets one in, who lets in the others.\n',
+    );
 } catch (error) {
-  if (!(error instanceof RestoreError)) throw error;
-  process.stderr.write(`${error.message}\n`);
+  const words = error instanceof RestoreError ? error.message : `It could not be restored: ${storyOf(error).split('\n')[0] ?? ''}`; // prettier-ignore
+  process.stderr.write(`${words}\n`);
   process.exitCode = 1;
 } finally {
   await pool.end();

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { BenchChart, RevisionAnswer, UndoAnswer } from '@iunctus/contract';
 import { planChild, chartFrom, type Operation } from '@iunctus/core';
 import {
+  adoptSteps,
   aStep,
   benchChart,
   clientNamed,
@@ -28,10 +29,11 @@ describe('adopting a proposal', () => {
   afterEach(() => server.stop());
 
   const adopt = (caller: Caller, baseRevision: number, ...operations: Operation[]) =>
-    caller.ask('POST', `/clients/${clientId}/revisions`, {
+    adoptSteps<unknown>(caller, clientId, {
       baseRevision,
       steps: [aStep(...operations)],
-      note: 'a word',
+      name: 'a word',
+      comment: 'and more of them',
     });
   const undo = async (revision: number) =>
     (await maren.ask<UndoAnswer>('GET', `/clients/${clientId}/revisions/${revision}/undo`)).body;
@@ -46,6 +48,7 @@ describe('adopting a proposal', () => {
       number: 2,
       author: 'Maren Oake',
       note: 'a word',
+      comment: 'and more of them',
       operations: [{ value: 'Stoneware clay' }],
     });
   });
@@ -106,8 +109,9 @@ describe('adopting a proposal', () => {
   });
 
   it('refuses what breaks a rule, says which, and changes nothing', async () => {
-    const before = await benchChart(maren, clientId);
-    const [clay, clays] = [idOf(before, '5000'), idOf(before, '5001')];
+    const whole = await benchChart(maren, clientId);
+    const { proposal: _none, ...before } = whole;
+    const [clay, clays] = [idOf(whole, '5000'), idOf(whole, '5001')];
     const answer = await adopt(maren, 1, rename(clay, 'Stoneware'), {
       type: 'renumber',
       id: clays,
@@ -117,7 +121,7 @@ describe('adopting a proposal', () => {
       status: 422,
       body: { code: 'refused', refusal: { code: 'numberTaken', accountId: clays, value: '5002' } },
     });
-    expect(await benchChart(maren, clientId)).toEqual(before);
+    expect(await benchChart(maren, clientId)).toMatchObject(before);
   });
 
   it('refuses to delete an account that has postings', async () => {
@@ -126,7 +130,7 @@ describe('adopting a proposal', () => {
     expect(answer).toMatchObject({ status: 422, body: { refusal: { code: 'hasPostings' } } });
   });
 
-  it('takes no account id of another chart', async () => {
+  it('touches no account of another chart that bears the same id', async () => {
     const other = await benchChart(
       maren,
       (await clientNamed(maren, 'Kestrel Lane Cider Works')).id,
@@ -138,7 +142,7 @@ describe('adopting a proposal', () => {
       parentId: null,
       afterId: null,
     });
-    expect(answer).toMatchObject({ status: 400, body: { issues: [{ field: 'account.id' }] } });
+    expect(answer.status).toBe(200);
     expect(
       await benchChart(maren, (await clientNamed(maren, 'Kestrel Lane Cider Works')).id),
     ).toMatchObject({

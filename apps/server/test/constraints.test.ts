@@ -31,16 +31,21 @@ describe('the database backs the rules of the chart', () => {
     lines: readonly (readonly [string, number])[],
   ): Promise<string> => {
     const entryId = randomUUID();
-    await server.pool.query(
-      `INSERT INTO entry (id, practice_id, chart_id, entry_date, source, comment)
-       SELECT $1, practice_id, id, $3, 'journal', '' FROM chart WHERE id = $2`,
-      [entryId, chartId, date],
-    );
     return broken(
-      `INSERT INTO entry_line (chart_id, entry_id, line_number, account_id, amount)
-       SELECT $1, $2, number, account, amount
-       FROM unnest($3::uuid[], $4::bigint[]) WITH ORDINALITY AS line (account, amount, number)`,
-      [chartId, entryId, lines.map(([account]) => account), lines.map(([, amount]) => amount)],
+      `WITH posted AS (
+         INSERT INTO entry (id, practice_id, chart_id, entry_date, source, comment)
+         SELECT $2, practice_id, id, $5, 'journal', '' FROM chart WHERE id = $1 RETURNING id
+       )
+       INSERT INTO entry_line (chart_id, entry_id, line_number, account_id, amount)
+       SELECT $1, posted.id, number, account, amount
+       FROM posted, unnest($3::uuid[], $4::bigint[]) WITH ORDINALITY AS line (account, amount, number)`,
+      [
+        chartId,
+        entryId,
+        lines.map(([account]) => account),
+        lines.map(([, amount]) => amount),
+        date,
+      ],
     );
   };
 

@@ -1,44 +1,23 @@
-import type { AddressInfo } from 'node:net';
-import { createServer } from 'node:http';
 import { parse } from 'csv-parse/sync';
 import { readSheet } from 'read-excel-file/node';
-import { createApp } from '../src/app';
-import {
-  benchChart,
-  clientNamed,
-  MAREN,
-  PASSWORD,
-  serveDemo,
-  type Caller,
-  type Running,
-} from './harness';
+import { benchChart, clientNamed, MAREN, serveDemo, type Caller, type Running } from './harness';
 
 describe('taking a chart out', () => {
   let server: Running;
   let maren: Caller;
   let clientId: string;
-  let files: ReturnType<typeof createServer>;
   let cookie: string;
   beforeAll(async () => {
     server = await serveDemo();
     maren = await server.signedIn(MAREN);
     clientId = (await clientNamed(maren, 'Kestrel Lane Cider Works')).id;
-    files = createServer(createApp({ pool: server.pool, log: () => undefined }));
-    await new Promise<void>((resolve) => files.listen(0, '127.0.0.1', resolve));
-    const signedIn = await fetch(`${base()}/sign-in`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ email: MAREN, password: PASSWORD }),
-    });
-    cookie = (signedIn.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+    cookie = maren.cookie;
   });
   afterAll(async () => {
-    files.closeAllConnections();
-    await new Promise((resolve) => files.close(resolve));
     await server.stop();
   });
 
-  const base = () => `http://127.0.0.1:${(files.address() as AddressInfo).port}/api`;
+  const base = () => `${server.base}/api`;
   const take = (format: string, query = '', as = cookie) =>
     fetch(`${base()}/clients/${clientId}/exports/${format}${query}`, { headers: { cookie: as } });
 

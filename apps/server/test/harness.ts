@@ -3,9 +3,13 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import type { BenchAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
-import type { Operation, ProposalStep } from '@iunctus/core';
+import type { Operation, PersonRole, ProposalStep } from '@iunctus/core';
 import pg from 'pg';
-import { createApp } from '../src/app';
+import { pino } from 'pino';
+import { createApp, type AppParts } from '../src/app';
+import { applicationUrl } from '../src/database/application-role';
+import { servingLimits } from '../src/database/pool';
+import { lanesHere } from '../src/lanes/here';
 import { migrate } from '../src/database/migrate';
 import { createPool } from '../src/database/pool';
 import { loadDemo } from '../src/demo/load-demo';
@@ -30,8 +34,19 @@ const createDatabase = async (template?: string): Promise<string> => {
   return name;
 };
 
-const poolOn = (name: string): pg.Pool =>
-  createPool(serverUrl().replace(/\/postgres$/, `/${name}`));
+const urlOf = (name: string): string => serverUrl().replace(/\/postgres$/, `/${name}`);
+const poolOn = (name: string): pg.Pool => createPool(urlOf(name));
+
+/** What this installation signs with in tests. */
+export const SECRET = 'a secret that is long enough for tests';
+
+/** The address at which the application connects to the database of an owner's pool: not as the owner. */
+export const applicationUrlOf = (owner: pg.Pool): Promise<string> =>
+  applicationUrl(owner, { ownerUrl: String(owner.options.connectionString), secret: SECRET });
+
+/** A pool as the application has it. */
+export const applicationPool = async (owner: pg.Pool): Promise<pg.Pool> =>
+  createPool(await applicationUrlOf(owner), () => undefined, servingLimits(6, 30));
 
 /** A database of its own, migrated. */
 export const freshDatabase = async (): Promise<pg.Pool> => {
@@ -58,12 +73,14 @@ export interface Answer<T = unknown> {
 
 /** Somebody who asks the server, with their cookie. */
 export interface Caller {
+  readonly cookie: string;
   ask<T = unknown>(method: string, path: string, body?: unknown): Promise<Answer<T>>;
 }
 
-/** The running server. */
+/** The running server; its pool is the owner's, for looking behind it. */
 export interface Running {
   readonly pool: pg.Pool;
+  readonly base: string;
   readonly logged: string[];
   anybody(): Caller;
   signedIn(email: string): Promise<Caller>;
@@ -71,6 +88,7 @@ export interface Running {
 }
 
 const callerAt = (base: string, cookie = ''): Caller => ({
+  cookie,
   async ask<T>(method: string, path: string, body?: unknown) {
     const response = await fetch(`${base}/api${path}`, {
       method,
@@ -85,16 +103,29 @@ const callerAt = (base: string, cookie = ''): Caller => ({
   },
 });
 
-/** Serves a database on a free port. */
-export const serve = async (pool: pg.Pool): Promise<Running> => {
+const partsOn = (pool: pg.Pool, logged: string[]): AppParts => ({
+  pool,
+  patientPool: pool,
+  lanes: lanesHere(pool),
+  log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),
+  edge: { publicAddress: null },
+  trustedProxy: false,
+  sessions: { hours: 12, idleMinutes: 180 },
+  secret: SECRET,
+});
+
+/** Serves a database on a free port, as the application's own role. `change` lays some part otherwise. */
+export const serve = async (owner: pg.Pool, change: Partial<AppParts> = {}): Promise<Running> => {
   const logged: string[] = [];
-  const app = createApp({ pool, log: (line) => logged.push(line) });
+  const pool = await applicationPool(owner);
+  const app = createApp({ ...partsOn(pool, logged), ...change });
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   return {
-    pool,
+    pool: owner,
+    base,
     logged,
     anybody: () => callerAt(base),
     async signedIn(email) {
@@ -108,6 +139,7 @@ export const serve = async (pool: pg.Pool): Promise<Running> => {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await pool.end();
+      await owner.end();
     },
   };
 };
@@ -170,9 +202,55 @@ export const rename = (id: string, value: string): Operation => ({
   value,
 });
 
+/** What somebody proposes, on a revision. */
+export interface Proposed {
+  readonly baseRevision: number;
+  readonly steps: readonly ProposalStep[];
+  readonly name?: string;
+  readonly comment?: string;
+}
+
+/** Keeps a proposal over whatever its author had. Gives its version. */
+export const keepProposal = async (
+  who: Caller,
+  clientId: string,
+  { name = '', comment = '', ...proposed }: Proposed,
+): Promise<Answer<{ version: number }>> => {
+  const { version } = (await benchChart(who, clientId)).proposal;
+  const request = { version, conflicts: [], name, comment, ...proposed };
+  return who.ask('PUT', `/clients/${clientId}/proposal`, request);
+};
+
+/** Keeps a proposal and adopts it as it was kept. */
+export const adoptSteps = async <T = { refusal?: { code: string } }>(
+  who: Caller,
+  clientId: string,
+  proposed: Proposed,
+): Promise<Answer<T>> => {
+  const kept = await keepProposal(who, clientId, proposed);
+  if (kept.status !== 200) return kept as unknown as Answer<T>;
+  const { version } = kept.body;
+  return who.ask<T>('POST', `/clients/${clientId}/revisions`, { version });
+};
+
 /** Adopts operations as one step on the newest revision. */
 export const adoptAs = async (who: Caller, clientId: string, ...operations: Operation[]) => {
   const { revision: baseRevision } = await benchChart(who, clientId);
-  const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-  return who.ask<{ refusal?: { code: string } }>('POST', `/clients/${clientId}/revisions`, request);
+  return adoptSteps(who, clientId, { baseRevision, steps: [aStep(...operations)] });
+};
+
+/** Lets somebody of another role into the demo's practice. */
+export const somebodyIn = async (
+  server: Running,
+  role: PersonRole,
+  clientId: string | null = null,
+): Promise<Caller> => {
+  const email = `${role}-${randomUUID().slice(0, 8)}@quillrow.example`;
+  await server.pool.query(
+    `INSERT INTO app_user (id, practice_id, email, name, role, client_id, password_hash)
+     SELECT gen_random_uuid(), practice_id, $1, $2, $3, $4, password_hash
+     FROM app_user WHERE email = $5`,
+    [email, `Some ${role}`, role, clientId, MAREN],
+  );
+  return server.signedIn(email);
 };

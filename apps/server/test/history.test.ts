@@ -1,6 +1,7 @@
 import type { BenchChart, RevisionChartAnswer, UndoAnswer } from '@iunctus/contract';
 import type { Operation } from '@iunctus/core';
 import {
+  adoptSteps,
   aStep,
   benchChart,
   clientNamed,
@@ -34,8 +35,7 @@ describe('the chart as it was', () => {
 
   const adopt = async (...operations: Operation[]) => {
     const { revision: baseRevision } = await benchChart(maren, clientId);
-    const request = { baseRevision, steps: [aStep(...operations)], note: '' };
-    return maren.ask('POST', `/clients/${clientId}/revisions`, request);
+    return adoptSteps(maren, clientId, { baseRevision, steps: [aStep(...operations)] });
   };
   const chartAt = (revision: number) =>
     maren.ask<RevisionChartAnswer>('GET', `/clients/${clientId}/revisions/${revision}/chart`);

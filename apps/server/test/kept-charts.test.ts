@@ -6,7 +6,15 @@ import type {
 } from '@iunctus/contract';
 import { randomUUID } from 'node:crypto';
 import { startFromKept, type KeptChart } from '@iunctus/core';
-import { benchChart, clientNamed, MAREN, serveDemo, type Caller, type Running } from './harness';
+import {
+  adoptSteps,
+  benchChart,
+  clientNamed,
+  MAREN,
+  serveDemo,
+  type Caller,
+  type Running,
+} from './harness';
 
 describe('the practice’s own starting charts', () => {
   let server: Running;
@@ -66,7 +74,7 @@ describe('the practice’s own starting charts', () => {
     expect((await maren.ask('PUT', `/clients/${club}/origin`, put)).status).toBe(200);
     // What is only proposed may still be thrown away.
     expect((await maren.ask('GET', `/clients/${club}/origin`)).body).toBeNull();
-    await maren.ask('POST', `/clients/${club}/revisions`, { baseRevision: 0, steps, note: '' });
+    await adoptSteps(maren, club, { baseRevision: 0, steps });
     const { body } = await maren.ask<OriginAnswer>('GET', `/clients/${club}/origin`);
     expect(body).toMatchObject({ name: 'Drinks makers', version: 1, latest: 1 });
     const clients = (await list())[0]?.clients ?? [];
@@ -78,13 +86,9 @@ describe('the practice’s own starting charts', () => {
     const put = { stepId: randomUUID(), keptChartId: kept.id, version: 1, ids: {} };
     await maren.ask('PUT', `/clients/${club}/origin`, put);
     const id = accounts.find(({ name }) => name === 'Fuel')?.id ?? accounts[0]?.id ?? '';
-    const operations = [{ type: 'editField', id, field: 'notes', value: 'Ours' }];
+    const operations = [{ type: 'editField' as const, id, field: 'notes' as const, value: 'Ours' }];
     const steps = [{ id: randomUUID(), operations }];
-    await maren.ask('POST', `/clients/${club}/revisions`, {
-      baseRevision: revision,
-      steps,
-      note: '',
-    });
+    await adoptSteps(maren, club, { baseRevision: revision, steps });
     const { body } = await maren.ask<OriginAnswer>('GET', `/clients/${club}/origin`);
     expect(Object.keys(body?.ids ?? {}).length).toBeGreaterThan(0);
   });
@@ -92,13 +96,11 @@ describe('the practice’s own starting charts', () => {
   it('get versions, in which their accounts are the same', async () => {
     const { revision, accounts } = await benchChart(maren, cider);
     const rent = accounts.find(({ name }) => name === 'Rent')?.id ?? '';
-    const operations = [{ type: 'editField', id: rent, field: 'name', value: 'Yard rent' }];
+    const operations = [
+      { type: 'editField' as const, id: rent, field: 'name' as const, value: 'Yard rent' },
+    ];
     const steps = [{ id: randomUUID(), operations }];
-    await maren.ask('POST', `/clients/${cider}/revisions`, {
-      baseRevision: revision,
-      steps,
-      note: '',
-    });
+    await adoptSteps(maren, cider, { baseRevision: revision, steps });
     expect((await keep(cider, kept.id)).body.version).toBe(2);
     const ids = async (number: number) => (await versionOf(number)).accounts.map(({ id }) => id);
     expect(await ids(2)).toEqual(await ids(1));

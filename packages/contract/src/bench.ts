@@ -5,9 +5,9 @@ import { ClientAnswer } from './client';
 import { ConflictSchema, OPERATIONS_LIMIT, OperationSchema, ProposalStepSchema } from './operation';
 import { Person, proposalDetails, ProposalState, Remark, Waiting } from './review';
 import { SplitSchema } from './settings';
-import { DateText, Id, Moment, MonthText, textUpTo } from './text';
+import { Count, DateText, Id, Moment, MonthText } from './text';
 
-const Revision = v.pipe(v.number(), v.integer(), v.minValue(0));
+const Revision = Count;
 
 /** A user's pending steps on a chart. `version` counts its savings, so that none is overwritten unseen. */
 export const ProposalAnswer = v.strictObject({
@@ -146,24 +146,21 @@ export type PostingsAnswer = v.InferOutput<typeof PostingsAnswer>;
 const steps = v.pipe(v.array(ProposalStepSchema), v.maxLength(OPERATIONS_LIMIT));
 
 export const SaveProposalRequest = v.strictObject({
-  version: v.number(),
+  version: Count,
   baseRevision: Revision,
   steps,
-  conflicts: v.array(ConflictSchema),
+  conflicts: v.pipe(v.array(ConflictSchema), v.maxLength(OPERATIONS_LIMIT)),
   name: v.optional(proposalDetails.name, ''),
   comment: v.optional(proposalDetails.comment, ''),
 });
 export type SaveProposalRequest = v.InferOutput<typeof SaveProposalRequest>;
 export const SaveProposalAnswer = v.strictObject({ version: v.number() });
 
-export const AdoptRequest = v.strictObject({
-  baseRevision: Revision,
-  steps: v.pipe(steps, v.minLength(1)),
-  note: textUpTo(400),
-});
+/** Adopts the viewer's proposal as it is kept under `version`, whole, with its name and comment. */
+export const AdoptRequest = v.strictObject({ version: Count });
 export type AdoptRequest = v.InferOutput<typeof AdoptRequest>;
-/** The newest revision, and how many accounts got their listed balance. */
-export const AdoptAnswer = v.strictObject({ revision: Revision, posted: v.number() });
+/** The revision that it became, `null` where nothing was left to adopt; and how many accounts got their listed balance. */
+export const AdoptAnswer = v.strictObject({ revision: v.nullable(Revision), posted: v.number() });
 export type AdoptAnswer = v.InferOutput<typeof AdoptAnswer>;
 
 export const RevisionAnswer = v.strictObject({
@@ -171,6 +168,7 @@ export const RevisionAnswer = v.strictObject({
   author: v.string(),
   adoptedAt: Moment,
   note: v.string(),
+  comment: v.string(),
   /** Who approved it before it was adopted; `null` where nobody was asked. */
   approvedBy: v.nullable(v.string()),
   operations: v.array(OperationSchema),
@@ -193,6 +191,13 @@ export const RevisionChartAnswer = v.strictObject({
   splits: v.array(SplitSchema),
 });
 export type RevisionChartAnswer = v.InferOutput<typeof RevisionChartAnswer>;
+
+/** A client's chart as last adopted, for somebody who looks on: no notes and no settings. `null` without a chart. */
+export const OverviewAnswer = v.strictObject({
+  client: ClientAnswer,
+  chart: v.nullable(RevisionChartAnswer),
+});
+export type OverviewAnswer = v.InferOutput<typeof OverviewAnswer>;
 
 /** What takes a revision back on the newest chart: operations that fit, and those that do not. */
 export const UndoAnswer = v.strictObject({

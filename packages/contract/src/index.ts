@@ -13,3 +13,4 @@ export * from './opening';
 export * from './kept-chart';
 export * from './known-list';
 export * from './tax-software';
+export * from './endpoints';

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { AccountRecordSchema, ChartSettingsSchema } from './account';
-import { Id, Moment, textUpTo, wordsUpTo } from './text';
+import { Count, Id, Moment, textUpTo, wordsUpTo } from './text';
 
 /** A chart that the practice keeps to begin others from. */
 export const KeptChartSchema = v.strictObject({
@@ -57,8 +57,8 @@ export type KeptChartsAnswer = v.InferOutput<typeof KeptChartsAnswer>;
 export const OriginRequest = v.strictObject({
   stepId: Id,
   keptChartId: Id,
-  version: v.number(),
-  ids: OriginIds,
+  version: Count,
+  ids: v.pipe(OriginIds, v.maxEntries(60_000)),
 });
 export type OriginRequest = v.InferOutput<typeof OriginRequest>;
 

@@ -1,7 +1,7 @@
 import { LIST_NAME_LIMIT, type OpeningBalances } from '@iunctus/core';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
-import { Id, MonthText, textUpTo } from './text';
+import { Amount, Id, MonthText, textUpTo } from './text';
 
 /** Balances that accounts are to have at the end of a month; debit-positive minor units. */
 export const OpeningBalancesSchema = mirrors<OpeningBalances>()(
@@ -9,7 +9,7 @@ export const OpeningBalancesSchema = mirrors<OpeningBalances>()(
     last: MonthText,
     list: textUpTo(LIST_NAME_LIMIT),
     balances: v.pipe(
-      v.array(v.strictObject({ accountId: Id, amount: v.pipe(v.number(), v.safeInteger()) })),
+      v.array(v.strictObject({ accountId: Id, amount: Amount })),
       v.maxLength(50_000),
     ),
   }),

@@ -91,7 +91,7 @@ const FIELDS = [
 const CODES = [
   'accountMissing', 'accountExists', 'parentMissing', 'parentRetired', 'neighbourMissing',
   'moveIntoOwnSubtree', 'elementDiffers', 'numberMissing', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
-  'textTooLong', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
+  'textTooLong', 'tooManyAccounts', 'tooDeep', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
   'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed', 'planWrong', 'mergeIntoItself',
   'mergeIntoRetired', 'kindsDiffer', 'notMerged', 'hasMerged',
   'hasSplits', 'splitExists', 'splitIntoItself', 'splitFurther', 'notSplit', 'choiceWrong', 'settingNotOffered',

@@ -9,7 +9,20 @@ export const Problem = v.variant('code', [
   }),
   v.strictObject({ code: v.literal('wrongSignIn') }),
   v.strictObject({ code: v.literal('notSignedIn') }),
+  /** Known, but not for somebody of this role. */
+  v.strictObject({ code: v.literal('notAllowed') }),
+  /** The request did not come from a page of this application. */
+  v.strictObject({ code: v.literal('foreignOrigin') }),
   v.strictObject({ code: v.literal('notFound') }),
+  v.strictObject({ code: v.literal('emailTaken') }),
+  v.strictObject({ code: v.literal('lastAdministrator') }),
+  /** Too many tries; another one is looked at after so many seconds. */
+  v.strictObject({ code: v.literal('tooManyTries'), seconds: v.number() }),
+  /** The database cannot be reached. Nothing is known to have been done; asking again is safe. */
+  v.strictObject({ code: v.literal('unavailable'), seconds: v.number() }),
+  /** Others are served first, or it took longer than a request may; nothing was done. */
+  v.strictObject({ code: v.literal('busy'), seconds: v.number() }),
+  v.strictObject({ code: v.literal('tookTooLong') }),
   v.strictObject({ code: v.literal('nameTaken') }),
   v.strictObject({ code: v.literal('tooLarge') }),
   v.strictObject({ code: v.literal('staleProposal') }),

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { Id, Moment, textUpTo, wordsUpTo } from './text';
+import { Count, Id, Moment, textUpTo, wordsUpTo } from './text';
 
 /** Somebody of the practice. */
 export const Person = v.strictObject({ id: Id, name: v.string() });
@@ -30,19 +30,19 @@ export const Waiting = v.strictObject({ author: Person, name: v.string(), change
 export type Waiting = v.InferOutput<typeof Waiting>;
 
 /** Hands a proposal, as it was saved under `version`, to a colleague. */
-export const HandOverRequest = v.strictObject({ reviewerId: Id, version: v.number() });
+export const HandOverRequest = v.strictObject({ reviewerId: Id, version: Count });
 export type HandOverRequest = v.InferOutput<typeof HandOverRequest>;
 
 /** What the reviewer says of a proposal as it was saved under `version`. */
 export const VerdictRequest = v.strictObject({
   verdict: v.picklist(['approved', 'sentBack']),
-  version: v.number(),
+  version: Count,
 });
 export type VerdictRequest = v.InferOutput<typeof VerdictRequest>;
 
 export const RemarkRequest = v.strictObject({
   stepId: Id,
-  index: v.pipe(v.number(), v.integer(), v.minValue(0)),
+  index: Count,
   words: wordsUpTo(1000),
 });
 export type RemarkRequest = v.InferOutput<typeof RemarkRequest>;

@@ -16,10 +16,9 @@ import {
 } from '@iunctus/core';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
-import { DateText, Id, textUpTo } from './text';
+import { Amount, DateText, Id, textUpTo } from './text';
 
 const Text = textUpTo(SETTING_TEXT_LIMIT);
-const Amount = v.pipe(v.number(), v.safeInteger());
 const PAYEE_BOX_CODES = Object.keys(PAYEE_BOXES) as [PayeeBox, ...PayeeBox[]];
 
 const Budget = v.variant('per', [
@@ -34,7 +33,7 @@ const settings = {
   controls: v.picklist(['receivables', 'payables', 'inventory', 'none']),
   systemPostedOnly: v.boolean(),
   restrictedTo: v.pipe(v.array(Id), v.maxLength(200)),
-  offeredIn: v.array(v.picklist(OFFERED_IN)),
+  offeredIn: v.pipe(v.array(v.picklist(OFFERED_IN)), v.maxLength(20)),
   salesTax: v.picklist(SALES_TAX_CODES),
   cashFlow: v.picklist(['cash', 'operating', 'investing', 'financing', 'none']),
   returnLine: v.strictObject({
@@ -130,7 +129,7 @@ export const PostingChoiceSchema = mirrors<PostingChoice>()(
   v.strictObject({
     first: v.nullable(DateText),
     last: v.nullable(DateText),
-    sources: v.array(v.picklist(ENTRY_SOURCES)),
+    sources: v.pipe(v.array(v.picklist(ENTRY_SOURCES)), v.maxLength(20)),
     words: textUpTo(CHOICE_WORDS_LIMIT),
     value: v.nullable(v.strictObject({ dimensionId: Id, valueId: v.nullable(Id) })),
     upTo: v.pipe(v.number(), v.safeInteger(), v.minValue(0)),

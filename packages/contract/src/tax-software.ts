@@ -1,22 +1,25 @@
 import * as v from 'valibot';
-import { MonthText } from './text';
+import { Amount, MonthText, textUpTo } from './text';
 
 /** A return on its way to tax software. */
 export const ReturnFileRequest = v.strictObject({
   format: v.literal('iunctus-return'),
   version: v.literal(1),
-  form: v.string(),
+  form: textUpTo(40),
   formYear: v.number(),
-  filer: v.string(),
-  currency: v.string(),
+  filer: textUpTo(200),
+  currency: textUpTo(3),
   first: MonthText,
   last: MonthText,
-  amounts: v.array(
-    v.strictObject({
-      line: v.string(),
-      copy: v.pipe(v.number(), v.integer(), v.minValue(1)),
-      amount: v.pipe(v.number(), v.safeInteger()),
-    }),
+  amounts: v.pipe(
+    v.array(
+      v.strictObject({
+        line: textUpTo(40),
+        copy: v.pipe(v.number(), v.integer(), v.minValue(1)),
+        amount: Amount,
+      }),
+    ),
+    v.maxLength(5000),
   ),
 });
 export type ReturnFileRequest = v.InferOutput<typeof ReturnFileRequest>;

@@ -1,3 +1,4 @@
+export * from './access/roles';
 export * from './money/minor';
 export * from './money/currency';
 export * from './money/format';
@@ -37,6 +38,7 @@ export * from './chart/visible-rows';
 export * from './operations/operation';
 export * from './operations/refusal';
 export * from './operations/rules';
+export * from './operations/veiled';
 export { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from './operations/checks';
 export * from './operations/apply';
 export * from './operations/proposal';

@@ -1,54 +1,130 @@
-import { SignInRequest } from '@iunctus/contract';
-import { Router, type Request, type RequestHandler, type Response } from 'express';
+import {
+  InvitationRequest,
+  PasswordRequest,
+  SignInRequest,
+  WelcomeRequest,
+  type SessionAnswer,
+} from '@iunctus/contract';
+import type { Request, Response } from 'express';
 import type pg from 'pg';
-import { answers, read } from '../http/handle';
+import type { AccessEndpoint } from '../endpoints/call';
+import { idIn, read, readJson } from '../http/handle';
+import type { Log } from '../http/logging';
+import { openApi } from '../http/open-api';
 import { ProblemError } from '../http/problem';
-import { SESSION_HOURS, sessionOf, signIn, signOut } from './access.service';
+import { lookAtInvitation, takeUpInvitation } from '../people/people.service';
+import {
+  changePassword,
+  endOwnSession,
+  ownSessions,
+  sessionOf,
+  signIn,
+  signOut,
+  type Session,
+  type SessionLimits,
+} from './access.service';
+import { clearCookie, setCookie, tokenIn } from './cookies';
+import type { Viewer } from './viewer';
 
-const COOKIE = 'iunctus_session';
+/** A request that deals with sessions; whoever is signed in comes with theirs. */
+export interface AccessCall {
+  readonly request: Request;
+  readonly response: Response;
+  readonly body: Uint8Array;
+  readonly session: Session | undefined;
+}
 
-const tokenIn = (request: Request): string => {
-  const cookies = (request.headers.cookie ?? '').split(/;\s*/);
-  const own = cookies.find((cookie) => cookie.startsWith(`${COOKIE}=`));
-  return own?.slice(COOKIE.length + 1) ?? '';
+/** What dealing with sessions takes. */
+export interface AccessTools {
+  readonly pool: pg.Pool;
+  readonly limits: SessionLimits;
+  readonly log: Log;
+}
+
+type Answer = (tools: AccessTools, call: AccessCall) => Promise<unknown>;
+
+const addressOf = ({ request }: AccessCall): string => request.ip ?? '';
+
+const viewerOf = ({ session }: AccessCall): Viewer => {
+  if (session === undefined) throw new ProblemError({ code: 'notSignedIn' });
+  return session.viewer;
 };
 
-const setCookie = (request: Request, response: Response, token: string): void => {
-  response.cookie(COOKIE, token, {
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: request.secure,
-    path: '/api',
-    maxAge: SESSION_HOURS * 3_600_000,
-  });
+/** Gives the browser the session that was begun, and says whose it is. */
+const begun = async (
+  { pool, limits }: AccessTools,
+  { request, response }: AccessCall,
+  token: string,
+): Promise<SessionAnswer | undefined> => {
+  setCookie(request, response, { token, hours: limits.hours });
+  return (await sessionOf(pool, token, limits))?.answer;
 };
 
-/** Lets nobody pass who is not signed in; leaves the viewer for the handlers behind. */
-export const gate =
-  (pool: pg.Pool): RequestHandler =>
-  async (request, response, next) => {
-    const session = await sessionOf(pool, tokenIn(request));
-    if (session === undefined) throw new ProblemError({ code: 'notSignedIn' });
-    response.locals['viewer'] = session.viewer;
-    next();
-  };
+const noted = async <T>(
+  { log }: AccessTools,
+  { request }: AccessCall,
+  work: () => Promise<T>,
+): Promise<T> => {
+  try {
+    return await work();
+  } catch (error) {
+    const why = error instanceof ProblemError ? error.problem.code : 'failed';
+    log.info({ event: 'signInRefused', why, requestId: String(request.id) });
+    throw error;
+  }
+};
 
-/** Sign-in and sign-out, open to all, and the answer to "who am I". */
-export const accessRoutes = (pool: pg.Pool): Router => {
-  const router = Router();
-  router.post('/sign-in', async (request, response) => {
-    const token = await signIn(pool, read(SignInRequest, request.body));
-    setCookie(request, response, token);
-    response.json((await sessionOf(pool, token))?.answer);
-  });
-  router.post('/sign-out', async (request, response) => {
+/** Signing in and out, one's own sessions and password, and invitations. */
+export const ACCESS_ANSWERS: Readonly<Record<AccessEndpoint, Answer>> = {
+  signIn: (tools, call) =>
+    noted(tools, call, async () => {
+      const { token, userId } = await signIn(tools.pool, {
+        request: read(SignInRequest, readJson(call.body)),
+        address: addressOf(call),
+        former: tokenIn(call.request),
+        hours: tools.limits.hours,
+      });
+      tools.log.info({ event: 'signedIn', userId, requestId: String(call.request.id) });
+      return begun(tools, call, token);
+    }),
+  async signOut({ pool }, { request, response }) {
     await signOut(pool, tokenIn(request));
-    response.clearCookie(COOKIE, { path: '/api' });
-    response.json({});
-  });
-  router.get(
-    '/session',
-    answers(async (request) => (await sessionOf(pool, tokenIn(request)))?.answer ?? null),
-  );
-  return router;
+    clearCookie(request, response);
+    return {};
+  },
+  session: (_tools, { session }) => Promise.resolve(session?.answer ?? null),
+  lookAtInvitation: ({ pool }, call) =>
+    lookAtInvitation(pool, {
+      token: read(InvitationRequest, readJson(call.body)).token,
+      address: addressOf(call),
+    }),
+  takeUpInvitation: (tools, call) =>
+    noted(tools, call, async () => {
+      const { token, userId } = await takeUpInvitation(tools.pool, {
+        request: read(WelcomeRequest, readJson(call.body)),
+        address: addressOf(call),
+        hours: tools.limits.hours,
+      });
+      tools.log.info({ event: 'passwordSet', userId, requestId: String(call.request.id) });
+      return begun(tools, call, token);
+    }),
+  openApi(_tools, { response }) {
+    response.type('application/json').send(openApi());
+    return Promise.resolve(undefined);
+  },
+  sessions: ({ pool }, call) => ownSessions(pool, viewerOf(call), call.session?.id ?? ''),
+  endSession: ({ pool }, call) =>
+    endOwnSession(pool, viewerOf(call), idIn(paramsOf(call.request), 'sessionId')),
+  changePassword: ({ pool }, call) =>
+    changePassword(pool, viewerOf(call), {
+      request: read(PasswordRequest, readJson(call.body)),
+      token: tokenIn(call.request),
+      address: addressOf(call),
+    }),
 };
+
+/** The parts of the path that vary, each one text. */
+export const paramsOf = (request: Request): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    Object.entries(request.params).map(([name, value]) => [name, String(value)]),
+  ); // prettier-ignore

@@ -14,13 +14,14 @@ export interface BackupTable {
 
 const ofChart = (name: string, order: string): BackupTable => ({ name, order, by: 'chart' });
 
-/** Every table that matters, those that others refer to first. Sessions end with the database. */
+/** Every table that matters, those that others refer to first. Sessions and invitations end with the database. */
 export const BACKUP_TABLES: readonly BackupTable[] = [
   { name: 'practice', order: 'id', by: 'practice' },
-  { name: 'app_user', order: 'id', by: 'practice' },
   { name: 'client', order: 'id', by: 'client' },
+  { name: 'app_user', order: 'id', by: 'practice' },
   { name: 'chart', order: 'id', by: 'client' },
   ofChart('account', 'chart_id, id'),
+  ofChart('account_veil', 'chart_id, account_id'),
   ofChart('account_former', 'chart_id, account_id, until_revision'),
   ofChart('revision', 'chart_id, number'),
   ofChart('entry', 'sequence'),
@@ -31,7 +32,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('account_split_line', 'split_id, entry_id, line_number'),
   ofChart('account_split_month_total', 'split_id, month'),
   ofChart('proposal', 'chart_id, user_id'),
-  ofChart('proposal_remark', 'id'),
+  ofChart('proposal_remark', 'chart_id, id'),
   { name: 'known_list', order: 'client_id, key', by: 'client' },
   { name: 'kept_chart', order: 'id', by: 'kept' },
   { name: 'kept_chart_version', order: 'kept_chart_id, number', by: 'kept' },
@@ -70,20 +71,25 @@ const belongs = ({ name, by }: BackupTable, scope: BackupScope): string => {
   return `${chartColumn} IN (${charts})`;
 };
 
-/** The query that reads a table's rows as JSON text, and its values. Passwords leave only with the whole practice. */
+/** Onlookers of other clients come along as people who left: their clients do not. */
+const ELSEWHERE = `
+  CASE WHEN one.role = 'onlooker' AND one.client_id <> $2
+    THEN jsonb_build_object('role', 'reviewer', 'client_id', NULL, 'removed_at', now()) ELSE '{}' END`;
+
+const rowOf = (name: string, scope: BackupScope, passwords: boolean): string => {
+  if (name !== 'app_user') return 'to_jsonb(one)';
+  const secret = passwords ? '' : ` || '{"password_hash": null}'`;
+  return `to_jsonb(one)${secret}${scope.type === 'client' ? ` || ${ELSEWHERE}` : ''}`;
+};
+
+/** The query that reads a table's rows as JSON text, and its values. Passwords leave only where they are asked for. */
 export const rowsOfTable = (
   table: BackupTable,
   scope: BackupScope,
+  passwords: boolean,
 ): { readonly text: string; readonly values: readonly string[] } => {
-  const secret = table.name === 'app_user' && scope.type === 'client';
-  const row = secret ? `to_jsonb(one) || '{"password_hash": ""}'` : 'to_jsonb(one)';
-  const where = belongs(table, scope);
-  const values =
-    scope.type === 'client' && where.includes('$2')
-      ? [scope.practiceId, scope.clientId]
-      : [scope.practiceId];
-  return {
-    text: `SELECT (${row})::text AS row FROM ${table.name} AS one WHERE ${where} ORDER BY ${table.order}`,
-    values,
-  };
+  const row = rowOf(table.name, scope, passwords);
+  const text = `SELECT (${row})::text AS row FROM ${table.name} AS one WHERE ${belongs(table, scope)} ORDER BY ${table.order}`;
+  const ids = scope.type === 'client' ? [scope.practiceId, scope.clientId] : [scope.practiceId];
+  return { text, values: text.includes('$2') ? ids : ids.slice(0, 1) };
 };

@@ -1,22 +1,32 @@
-import { createHash } from 'node:crypto';
+import { createHash, timingSafeEqual } from 'node:crypto';
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
 import { createGunzip } from 'node:zlib';
 import type pg from 'pg';
 import * as v from 'valibot';
 import { hashPassword } from '../access/passwords';
-import { migrate } from '../database/migrate';
+import { migrate, MigrationError, RESTORING } from '../database/migrate';
 import { change, many } from '../database/query';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { BACKUP_TABLES, COUNTED } from './backup-tables';
+import { problemsOfRestored } from './check-restored';
+import { signatureOf } from './write-backup';
 
 const Head = v.object({
   format: v.literal('iunctus-backup'),
-  version: v.literal(1),
+  version: v.number(),
   scope: v.picklist(['practice', 'client']),
-  migration: v.string(),
+  migration: v.pipe(v.string(), v.regex(/^\d{4}_\w+\.sql$/)),
 });
-const Foot = v.object({ rows: v.number(), sha256: v.string() });
+type Head = v.InferOutput<typeof Head>;
+const Foot = v.object({
+  rows: v.number(),
+  sha256: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
+  signature: v.optional(v.string(), ''),
+});
+
+/** The newest way of writing a backup; the first one was not signed. */
+const VERSION = 2;
 
 /** Why a backup cannot be restored; nothing of it is in the database then. */
 export class RestoreError extends Error {}
@@ -25,8 +35,9 @@ const refuse = (words: string): never => {
   throw new RestoreError(words);
 };
 
-/** Rows that are written at once. */
+/** Rows that are written at once, and the longest that one may be. */
 const AT_ONCE = 1000;
+const LONGEST_ROW = 256 * 2 ** 20;
 
 const TABLE_NAMES = new Set(BACKUP_TABLES.map(({ name }) => name));
 
@@ -39,20 +50,52 @@ const parsed = <T>(schema: v.GenericSchema<unknown, T>, line: string): T | null 
   }
 };
 
-const insert = (on: Transaction, table: string, rows: readonly string[]): Promise<number> =>
-  change(on, {
-    text: `
-      INSERT INTO ${table} OVERRIDING SYSTEM VALUE
-      SELECT * FROM jsonb_populate_recordset(NULL::${table}, $1::jsonb)`,
-    values: [`[${rows.join(',')}]`],
-  });
+type Columns = ReadonlyMap<string, ReadonlySet<string>>;
 
-/** The database's own rules ran when the rows were first written; totals come with the file. */
-const withoutTriggers = async (on: Transaction, work: () => Promise<void>): Promise<void> => {
-  for (const { name } of BACKUP_TABLES) await on.query(`ALTER TABLE ${name} DISABLE TRIGGER USER`);
+/** The columns of each table as the database has them. */
+const columnsOf = async (on: Transaction): Promise<Columns> => {
+  const rows = await many<{ table_name: string; columns: string[] }>(on, {
+    text: `
+      SELECT table_name, array_agg(column_name::text) AS columns FROM information_schema.columns
+      WHERE table_schema = current_schema() AND table_name = ANY ($1) GROUP BY table_name`,
+    values: [[...TABLE_NAMES]],
+  });
+  return new Map(rows.map(({ table_name, columns }) => [table_name, new Set(columns)]));
+};
+
+const insert = async (on: Transaction, table: string, rows: readonly string[]): Promise<void> => {
+  try {
+    await change(on, {
+      text: `
+        INSERT INTO ${table} OVERRIDING SYSTEM VALUE
+        SELECT * FROM jsonb_populate_recordset(NULL::${table}, $1::jsonb)`,
+      values: [`[${rows.join(',')}]`],
+    });
+  } catch (error) {
+    refuse(`A row of ${table} breaks a rule of the database: ${wordsOf(error)}.`);
+  }
+};
+
+const wordsOf = (error: unknown): string => (error instanceof Error ? error.message : 'unknown');
+
+const tablesHere = (columns: Columns) => BACKUP_TABLES.filter(({ name }) => columns.has(name));
+
+/** The database's own rules ran when the rows were first written; what they would have seen to is checked afterwards. */
+const withoutTriggers = async (
+  on: Transaction,
+  columns: Columns,
+  work: () => Promise<void>,
+): Promise<void> => {
+  for (const { name } of tablesHere(columns))
+    await on.query(`ALTER TABLE ${name} DISABLE TRIGGER USER`);
   await work();
-  await on.query('SET CONSTRAINTS ALL IMMEDIATE');
-  for (const { name } of BACKUP_TABLES) await on.query(`ALTER TABLE ${name} ENABLE TRIGGER USER`);
+  try {
+    await on.query('SET CONSTRAINTS ALL IMMEDIATE');
+  } catch (error) {
+    refuse(`The backup breaks a rule of the database: ${wordsOf(error)}.`);
+  }
+  for (const { name } of tablesHere(columns))
+    await on.query(`ALTER TABLE ${name} ENABLE TRIGGER USER`);
 };
 
 const goOnCounting = async (on: Transaction): Promise<void> => {
@@ -62,15 +105,21 @@ const goOnCounting = async (on: Transaction): Promise<void> => {
     );
 };
 
-/** Writes rows as they come, and sees to it that all came. */
+/** Writes rows as they come, and sees to it that all came, unchanged, and from where they say. */
 class RowWriter {
   private readonly digest = createHash('sha256');
   private table = '';
   private pending: string[] = [];
   private rows = 0;
   private ended = false;
+  /** Whether this installation, or one with the same secret, made the backup. */
+  isOwn = false;
 
-  constructor(private readonly on: Transaction) {}
+  constructor(
+    private readonly on: Transaction,
+    private readonly columns: Columns,
+    private readonly secret: string,
+  ) {}
 
   head(line: string): void {
     this.digest.update(`${line}\n`);
@@ -78,13 +127,14 @@ class RowWriter {
 
   async take(line: string): Promise<void> {
     if (this.ended) return refuse('Something follows the end of the backup.');
+    if (line.length > LONGEST_ROW) return refuse('A row of the backup is longer than any can be.');
     const tab = line.indexOf('\t');
     if (tab < 0) return this.foot(line);
-    const table = line.slice(0, tab);
-    if (!TABLE_NAMES.has(table)) return refuse(`The backup names a table “${table}”.`);
+    const [table, row] = [line.slice(0, tab), line.slice(tab + 1)];
+    this.look(table, row);
     if (table !== this.table || this.pending.length >= AT_ONCE) await this.flush();
     this.table = table;
-    this.pending.push(line.slice(tab + 1));
+    this.pending.push(row);
     this.rows += 1;
     this.digest.update(`${line}\n`);
   }
@@ -92,6 +142,15 @@ class RowWriter {
   end(): void {
     if (!this.ended) refuse('The backup is cut short.');
   }
+
+  /** A row names a table that there is, and columns that it has. */
+  private look(table: string, row: string): void {
+    const columns = TABLE_NAMES.has(table) ? this.columns.get(table) : undefined;
+    if (columns === undefined) return refuse(`The backup names a table “${table.slice(0, 60)}”, which there is not.`);
+    const read = parsed(v.record(v.string(), v.unknown()), row) ?? refuse(`Row ${this.rows + 1} of the backup cannot be read.`);
+    const unknown = Object.keys(read).find((name) => !columns.has(name));
+    if (unknown !== undefined) refuse(`Row ${this.rows + 1} of the backup has a column “${unknown.slice(0, 60)}”, which ${table} has not.`);
+  } // prettier-ignore
 
   private async flush(): Promise<void> {
     if (this.pending.length > 0) await insert(this.on, this.table, this.pending);
@@ -104,28 +163,94 @@ class RowWriter {
     this.ended = true;
     if (foot.rows !== this.rows || foot.sha256 !== this.digest.digest('hex'))
       refuse('The backup was changed after it was made, or is damaged.');
+    const [own, found] = [signatureOf(foot.sha256, this.secret), foot.signature].map(Buffer.from);
+    this.isOwn =
+      own !== undefined &&
+      found !== undefined &&
+      own.length === found.length &&
+      timingSafeEqual(own, found);
   }
 }
 
 const givePasswords = async (on: Transaction, password: string | null): Promise<void> => {
-  const without = await many<{ id: string }>(on, {
-    text: `SELECT id FROM app_user WHERE password_hash = ''`,
-  });
-  if (without.length === 0) return;
-  if (password === null || password.length < 10)
-    return refuse('A client’s backup bears no passwords. Name one of at least ten characters.');
-  const hash = await hashPassword(password);
+  if (password === null) return;
+  if (password.length < 10) refuse('PASSWORD has at least ten characters.');
   await change(on, {
-    text: `UPDATE app_user SET password_hash = $1 WHERE password_hash = ''`,
-    values: [hash],
+    text: `
+      UPDATE app_user SET password_hash = $1
+      WHERE coalesce(password_hash, '') = '' AND to_jsonb(app_user) ->> 'removed_at' IS NULL`,
+    values: [await hashPassword(password)],
   });
 };
 
-/** What a restore needs. `password` is given to people whose backup bears none. */
+/** What a restore needs. */
 export interface RestoreRequest {
   readonly migrations: string;
+  /** Given to people whose backup bears none; without it they are let in anew by an administrator. */
   readonly password: string | null;
+  /** The secret of this installation, by which its own backups are known. */
+  readonly secret: string;
+  /** Whether a backup of another installation is wanted: it is checked as any, but nobody vouches for what it says. */
+  readonly foreign: boolean;
 }
+
+const readHead = (line: string): Head => {
+  const head = parsed(Head, line) ?? refuse('This is no backup of this application.');
+  if (head.version > VERSION)
+    refuse('The backup was made by a newer version. Restore it with that version.');
+  return head;
+};
+
+/** Brings an empty database as far as the backed-up one was. */
+const prepare = async (pool: pg.Pool, { migrations }: RestoreRequest, head: Head): Promise<void> => {
+  try {
+    await migrate(pool, migrations, { last: head.migration });
+  } catch (error) {
+    if (error instanceof MigrationError) refuse(error.message);
+    throw error;
+  }
+  const [newest] = await many<{ name: string }>(pool, {
+    text: `SELECT name FROM schema_migration ORDER BY name DESC LIMIT 1`,
+  });
+  if ((newest?.name ?? '') < head.migration)
+    refuse('The backup was made by a newer version. Restore it with that version.');
+  if ((newest?.name ?? '') > head.migration)
+    refuse('The database is already newer than the backup. Restore into one that is empty.');
+}; // prettier-ignore
+
+const writeRows = (
+  pool: pg.Pool,
+  lines: { readonly head: string; readonly rest: AsyncIterator<string> },
+  request: RestoreRequest,
+): Promise<void> =>
+  inTransactionOn(pool, async (on) => {
+    const there = await many(on, { text: 'SELECT 1 FROM practice LIMIT 1' });
+    if (there.length > 0) refuse('The database is not empty. Restore into one that is.');
+    const columns = await columnsOf(on);
+    await withoutTriggers(on, columns, async () => {
+      const writer = new RowWriter(on, columns, request.secret);
+      writer.head(lines.head);
+      for (let line = await lines.rest.next(); line.done !== true; line = await lines.rest.next())
+        await writer.take(line.value);
+      writer.end();
+      if (!writer.isOwn && !request.foreign)
+        refuse('Another installation made this backup, or one before backups were signed. If you trust whoever gave it to you, restore it with FOREIGN=yes.');
+      await givePasswords(on, request.password);
+    });
+    await goOnCounting(on);
+    await change(on, { text: 'INSERT INTO schema_migration (name) VALUES ($1)', values: [RESTORING] });
+  }); // prettier-ignore
+
+/** Sees to everything that the database's rules and the core's would have seen to; on what is wrong nothing stays. */
+const check = async (pool: pg.Pool): Promise<void> => {
+  const [found] = await problemsOfRestored(pool);
+  if (found === undefined) return;
+  await inTransactionOn(pool, async (on) => {
+    await on.query('DROP SCHEMA public CASCADE');
+    await on.query('CREATE SCHEMA public');
+  });
+  refuse(`The backup is not sound: ${found}. Nothing of it was restored.`);
+};
 
 const restoreLines = async (
   pool: pg.Pool,
@@ -133,28 +258,20 @@ const restoreLines = async (
   request: RestoreRequest,
 ): Promise<void> => {
   const first = await lines.next();
-  const headLine = first.done === true ? '' : first.value;
-  const head = parsed(Head, headLine) ?? refuse('This is no backup of this application.');
-  await migrate(pool, request.migrations, head.migration);
-  await inTransactionOn(pool, async (on) => {
-    const there = await many(on, { text: 'SELECT 1 FROM practice LIMIT 1' });
-    if (there.length > 0) refuse('The database is not empty. Restore into one that is.');
-    await withoutTriggers(on, async () => {
-      const writer = new RowWriter(on);
-      writer.head(headLine);
-      for (let line = await lines.next(); line.done !== true; line = await lines.next())
-        await writer.take(line.value);
-      writer.end();
-      await givePasswords(on, request.password);
-    });
-    await goOnCounting(on);
-  });
-  await migrate(pool, request.migrations);
+  const line = first.done === true ? '' : first.value;
+  await prepare(pool, request, readHead(line));
+  await writeRows(pool, { head: line, rest: lines }, request);
+  await migrate(pool, request.migrations, { restoring: true });
+  await check(pool);
+  await inTransactionOn(pool, (on) =>
+    change(on, { text: 'DELETE FROM schema_migration WHERE name = $1', values: [RESTORING] }),
+  );
 };
 
 /**
  * Restores a backup into an empty database, all or nothing, and brings it forward to the present
- * migrations. Throws `RestoreError` for what is no backup, was cut short or changed, or has no empty place.
+ * migrations. Throws `RestoreError` for what is no backup, was cut short or changed, was made elsewhere without that
+ * being said, breaks a rule, or has no empty place.
  */
 export const restoreBackup = async (
   pool: pg.Pool,
@@ -162,9 +279,11 @@ export const restoreBackup = async (
   request: RestoreRequest,
 ): Promise<void> => {
   const unpacked = file.pipe(createGunzip());
-  const damaged = new Promise<never>((_resolve, reject) =>
-    unpacked.once('error', () => reject(new RestoreError('The file is damaged or no backup.'))),
-  );
+  const damaged = new Promise<never>((_resolve, reject) => {
+    const end = (): void => reject(new RestoreError('The file is damaged or no backup.'));
+    unpacked.once('error', end);
+    file.once('error', end);
+  });
   const lines = createInterface({ input: unpacked, crlfDelay: Infinity })[Symbol.asyncIterator]();
   await Promise.race([restoreLines(pool, lines, request), damaged]);
 };

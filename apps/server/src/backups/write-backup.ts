@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { createHash, createHmac } from 'node:crypto';
 import { change, many } from '../database/query';
 import type { Transaction } from '../database/transaction';
 import { BACKUP_TABLES, rowsOfTable, type BackupScope } from './backup-tables';
@@ -6,16 +6,28 @@ import { BACKUP_TABLES, rowsOfTable, type BackupScope } from './backup-tables';
 /** The first line of a backup. */
 export interface BackupHead {
   readonly format: 'iunctus-backup';
-  readonly version: 1;
+  readonly version: 2;
   readonly scope: BackupScope['type'];
   /** The last migration of the database that was backed up. */
   readonly migration: string;
 }
 
-/** The last line: by it a file that was cut short or changed is known. */
+/** The last line: by it a file that was cut short or changed is known, and one that another installation made. */
 export interface BackupFoot {
   readonly rows: number;
   readonly sha256: string;
+  readonly signature: string;
+}
+
+/** What only an installation with the same secret can write under a digest. */
+export const signatureOf = (sha256: string, secret: string): string =>
+  createHmac('sha256', secret).update(`backup ${sha256}`).digest('hex');
+
+/** What a backup holds, whether passwords come along, and by which secret it is signed. */
+export interface BackupRequest {
+  readonly scope: BackupScope;
+  readonly passwords: boolean;
+  readonly secret: string;
 }
 
 /** Rows that are read at once. */
@@ -49,9 +61,12 @@ async function* someAtATime(
 
 /**
  * A backup as lines of text: a head, a line for each row (its table, a tab, the row as JSON), and a foot
- * with the digest of all before. Runs on one snapshot: `on` is a transaction of repeatable reads.
+ * with the signed digest of all before. Runs on one snapshot: `on` is a transaction of repeatable reads.
  */
-export async function* backupLines(on: Transaction, scope: BackupScope): AsyncGenerator<string> {
+export async function* backupLines(
+  on: Transaction,
+  { scope, passwords, secret }: BackupRequest,
+): AsyncGenerator<string> {
   const digest = createHash('sha256');
   let rows = 0;
   const told = (line: string): string => {
@@ -60,16 +75,17 @@ export async function* backupLines(on: Transaction, scope: BackupScope): AsyncGe
   };
   const head: BackupHead = {
     format: 'iunctus-backup',
-    version: 1,
+    version: 2,
     scope: scope.type,
     migration: await lastMigration(on),
   };
   yield told(`${JSON.stringify(head)}\n`);
   for (const table of BACKUP_TABLES)
-    for await (const some of someAtATime(on, rowsOfTable(table, scope))) {
+    for await (const some of someAtATime(on, rowsOfTable(table, scope, passwords))) {
       rows += some.length;
       yield told(some.map((row) => `${table.name}\t${row}\n`).join(''));
     }
-  const foot: BackupFoot = { rows, sha256: digest.digest('hex') };
+  const sha256 = digest.digest('hex');
+  const foot: BackupFoot = { rows, sha256, signature: signatureOf(sha256, secret) };
   yield `${JSON.stringify(foot)}\n`;
 }

@@ -60,7 +60,8 @@ export const manyWrongTotals = (
       WITH truth AS (
         SELECT line.account_id, date_trunc('month', entry.entry_date)::date AS month,
                sum(line.amount)::int8 AS amount
-        FROM entry_line AS line JOIN entry ON entry.id = line.entry_id
+        FROM entry_line AS line JOIN entry
+          ON entry.chart_id = line.chart_id AND entry.id = line.entry_id
         WHERE entry.practice_id = $1 AND entry.chart_id = $2
         GROUP BY 1, 2
       )

@@ -4,6 +4,7 @@ import {
   mergedAccounts,
   mergedInto,
   recordsOf,
+  seenByOf,
   type AccountRecord,
   type Chart,
   type ChartNode,
@@ -20,6 +21,7 @@ import {
   manyUsedValues,
   updateAccounts,
   updateSettings,
+  upsertVeils,
   type ChartHead,
   type PlacedRecord,
 } from './charts.queries';
@@ -78,6 +80,22 @@ export const storeChart = async (
   if (added.length > 0) await insertAccounts(on, head, added);
   if (changed.length > 0) await updateAccounts(on, head, changed);
   if (removed.length > 0) await deleteAccounts(on, head, removed);
+};
+
+/** Notes who saw the accounts that left the tree, so that what was hidden of them stays hidden. */
+export const storeVeils = async (
+  on: Transaction,
+  head: ChartHead,
+  charts: { readonly before: Chart; readonly after: Chart },
+): Promise<void> => {
+  const before = recordsOf(charts.before);
+  if (before.every(({ settings }) => settings.restrictedTo === undefined)) return;
+  const byId = new Map(before.map((record) => [record.id, record]));
+  const gone = before
+    .filter(({ id }) => accountOf(charts.after, id) === undefined)
+    .map(({ id }) => ({ id, seenBy: seenByOf(id, (one) => byId.get(one)) }))
+    .filter(({ seenBy }) => seenBy.length > 0);
+  if (gone.length > 0) await upsertVeils(on, head, gone);
 };
 
 /** Notes what accounts were numbered and called before the revision that is being adopted. */

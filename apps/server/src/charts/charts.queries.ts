@@ -6,7 +6,7 @@ import type {
   MergedAccount,
   NumberPlan,
 } from '@iunctus/core';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
@@ -276,3 +276,17 @@ export const manyFormer = async (on: Reader, head: ChartHead): Promise<FormerTit
     untilRevision: until_revision,
   }));
 };
+
+/** Notes who saw accounts that leave the tree while they are hidden from some. */
+export const upsertVeils = (
+  on: Transaction,
+  head: ChartHead,
+  veils: readonly { readonly id: string; readonly seenBy: readonly (readonly string[])[] }[],
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO account_veil (practice_id, chart_id, account_id, seen_by)
+      SELECT $1, $2, id, "seenBy" FROM jsonb_to_recordset($3::jsonb) AS gone (id uuid, "seenBy" jsonb)
+      ON CONFLICT (chart_id, account_id) DO UPDATE SET seen_by = excluded.seen_by`,
+    values: [head.practiceId, head.id, JSON.stringify(veils)],
+  });

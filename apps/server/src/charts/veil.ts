@@ -1,64 +1,194 @@
+import type {
+  BalancesAnswer,
+  BenchChart,
+  Problem,
+  ProposalAnswer,
+  RevisionAnswer,
+  RevisionChartAnswer,
+  UndoAnswer,
+} from '@iunctus/contract';
 import {
+  hasHidden,
   NO_VEIL,
   touchedBy,
+  veiledAmounts,
+  veiledConflict,
+  veiledMerged,
+  veiledOperations,
+  veiledRecords,
+  veiledRefusal,
+  veiledSplits,
   veilFor,
+  type Conflict,
   type Operation,
+  type PersonalVeil,
   type ProposalStep,
-  type Veil,
+  type Split,
 } from '@iunctus/core';
-import type { Viewer } from '../access/access.service';
-import { maybeOne } from '../database/query';
+import type { Viewer } from '../access/viewer';
+import { many, maybeOne } from '../database/query';
 import type { Reader } from '../database/transaction';
-import { problem } from '../http/problem';
+import { badRequest, problem } from '../http/problem';
 import { manyAccounts, manyMerged, type ChartHead } from './charts.queries';
+import type { Veiled } from './veiled';
 
-const hasRestricted = async (on: Reader, head: ChartHead): Promise<boolean> => {
-  const row = await maybeOne<{ one: number }>(on, {
+interface Restricted {
+  readonly restricted: boolean;
+  readonly gone: boolean;
+}
+
+const restrictedIn = (on: Reader, head: ChartHead): Promise<Restricted | undefined> =>
+  maybeOne<Restricted>(on, {
     text: `
-      SELECT 1 AS one FROM account
-      WHERE practice_id = $1 AND chart_id = $2 AND settings ? 'restrictedTo' LIMIT 1`,
+      SELECT EXISTS (SELECT 1 FROM account
+                     WHERE practice_id = $1 AND chart_id = $2 AND settings ? 'restrictedTo') AS restricted,
+             EXISTS (SELECT 1 FROM account_veil WHERE practice_id = $1 AND chart_id = $2) AS gone`,
     values: [head.practiceId, head.id],
   });
-  return row !== undefined;
-};
+
+const manyGone = (on: Reader, head: ChartHead): Promise<{ id: string; seenBy: string[][] }[]> =>
+  many(on, {
+    text: `
+      SELECT account_id AS id, seen_by AS "seenBy" FROM account_veil
+      WHERE practice_id = $1 AND chart_id = $2`,
+    values: [head.practiceId, head.id],
+  });
 
 /** What of a chart is hidden from the viewer. */
-export const veilOf = async (on: Reader, head: ChartHead, viewer: Viewer): Promise<Veil> =>
-  (await hasRestricted(on, head))
-    ? veilFor(viewer.userId, await manyAccounts(on, head), await manyMerged(on, head))
-    : NO_VEIL;
+export const veilOf = async (
+  on: Reader,
+  head: ChartHead,
+  { userId }: Viewer,
+): Promise<PersonalVeil> => {
+  const found = await restrictedIn(on, head);
+  if (found === undefined || (!found.restricted && !found.gone)) return { veil: NO_VEIL, userId };
+  const source = {
+    records: await manyAccounts(on, head),
+    merged: await manyMerged(on, head),
+    gone: await manyGone(on, head),
+  };
+  return { veil: veilFor(userId, source), userId };
+};
 
-/** Whether an operation is about an account that is hidden. */
-export const isHidden = (operation: Operation, veil: Veil): boolean =>
-  touchedBy(operation).some((id) => veil.hides(id));
+// What follows is the one place at which answers about a chart pass the veil: nothing else makes a `Veiled`.
+const seen = <T>(value: T): Veiled<T> => value as Veiled<T>;
+
+/** An answer that bears nothing of a chart's accounts: that something was done, or a count. */
+export const bearsNoAccount = <T extends Readonly<Record<string, number | string | null>>>(
+  value: T,
+): Veiled<T> => seen(value);
+
+/** What is made of veiled answers alone, such as a file. */
+export const madeOfVeiled = <T>(value: T): Veiled<T> => seen(value);
+
+/** A chart as it is seen. */
+export const veiledChart = (
+  chart: RevisionChartAnswer,
+  { veil }: PersonalVeil,
+): Veiled<RevisionChartAnswer> =>
+  seen({
+    ...chart,
+    accounts: [...veiledRecords(chart.accounts, veil)],
+    merged: [...veiledMerged(chart.merged, veil)],
+    splits: [...veiledSplits(chart.splits, veil)],
+  });
+
+/** A proposal as it is seen by its author, or by a colleague who sees all that it does. */
+export const veiledProposal = (
+  proposal: ProposalAnswer,
+  personal: PersonalVeil,
+): Veiled<ProposalAnswer> =>
+  seen({
+    ...proposal,
+    conflicts: proposal.conflicts.map((conflict) => veiledConflict(conflict, personal)),
+  });
+
+/** The bench as it is seen. */
+export const veiledBench = (chart: BenchChart, personal: PersonalVeil): Veiled<BenchChart> => {
+  const { veil } = personal;
+  const { accounts, merged, splits } = veiledChart(chart, personal);
+  return seen({
+    ...chart,
+    accounts,
+    merged,
+    splits,
+    posted: [...new Set(chart.posted.map(veil.as))],
+    former: chart.former.filter(({ accountId }) => !veil.hides(accountId)),
+    proposal: veiledProposal(chart.proposal, personal),
+  });
+};
+
+/** Amounts as they are seen; `splits` are all those of the chart. */
+export const veiledBalances = (
+  answer: BalancesAnswer,
+  splits: readonly Split[],
+  { veil }: PersonalVeil,
+): Veiled<BalancesAnswer> => seen({ ...answer, ...veiledAmounts(answer, splits, veil) });
+
+/** Revisions as they are seen: without what was done to hidden accounts. */
+export const veiledRevisions = (
+  revisions: readonly RevisionAnswer[],
+  personal: PersonalVeil,
+): Veiled<RevisionAnswer[]> =>
+  seen(
+    revisions.map((revision) => ({
+      ...revision,
+      operations: [...veiledOperations(revision.operations, personal)],
+      crosswalk: revision.crosswalk.filter(({ id }) => !personal.veil.hides(id)),
+    })),
+  );
+
+const veiledConflicts = (conflicts: readonly Conflict[], personal: PersonalVeil): Conflict[] =>
+  conflicts.map((conflict) => veiledConflict(conflict, personal));
+
+/** What takes revisions back. Refused where it would do something that the viewer does not see. */
+export const veiledBack = (back: UndoAnswer, personal: PersonalVeil): Veiled<UndoAnswer> => {
+  refuseHidden(
+    [{ operations: back.operations }, ...back.conflicts.map(({ step }) => step)],
+    personal,
+  );
+  return seen({ ...back, conflicts: veiledConflicts(back.conflicts, personal) });
+};
+
+/** Why something was refused, as far as it is to be seen. */
+export const veiledProblem = (found: Problem, personal: PersonalVeil): Problem => {
+  if (found.code === 'refused')
+    return { ...found, refusal: veiledRefusal(found.refusal, personal.veil) };
+  if (found.code === 'staleRevision')
+    return { ...found, conflicts: veiledConflicts(found.conflicts, personal) };
+  return found;
+};
+
+const restrictsSelf = (operation: Operation, userId: string): boolean =>
+  operation.type === 'changeSetting' &&
+  operation.setting === 'restrictedTo' &&
+  operation.value !== null &&
+  !operation.value.includes(userId);
+
+const hiddenIn = (step: Omit<ProposalStep, 'id'>, personal: PersonalVeil): string => {
+  const seenBefore = new Set(veiledOperations(step.operations, personal));
+  const operation = step.operations.find((one) => !seenBefore.has(one));
+  const touched = operation === undefined ? [] : touchedBy(operation);
+  const listed = (step.opening?.balances ?? []).map(({ accountId }) => accountId);
+  return [...touched, ...listed].find((id) => personal.veil.hides(id)) ?? '';
+};
 
 /**
  * Refuses operations on accounts that are hidden from the viewer, balances of theirs, and a restriction that would
- * shut out the one who makes it. New numbers alone may be given: they say nothing.
+ * shut out the one who makes it.
  */
 export const refuseHidden = (
   steps: readonly Omit<ProposalStep, 'id'>[],
-  veil: Veil,
-  viewer: Viewer,
+  personal: PersonalVeil,
 ): void => {
-  const listed = steps.flatMap(({ opening }) => opening?.balances ?? []);
-  const hidden = listed.find(({ accountId }) => veil.hides(accountId));
-  if (hidden !== undefined) refuseAccount(hidden.accountId);
-  for (const operation of steps.flatMap(({ operations }) => operations)) {
-    if (operation.type !== 'renumberMany' && isHidden(operation, veil)) refuse(operation);
-    const restricts = operation.type === 'changeSetting' && operation.setting === 'restrictedTo';
-    if (restricts && operation.value !== null && !operation.value.includes(viewer.userId))
-      problem({
-        code: 'badRequest',
-        issues: [{ field: 'restrictedTo', rule: 'must name the one who restricts' }],
-      });
-  }
+  const hidden = steps.find((step) => hasHidden({ ...step, id: '' }, personal));
+  if (hidden !== undefined)
+    problem({
+      code: 'refused',
+      refusal: { code: 'restrictedAccount', accountId: hiddenIn(hidden, personal) },
+    });
+  const shutsOut = steps
+    .flatMap(({ operations }) => operations)
+    .some((operation) => restrictsSelf(operation, personal.userId));
+  if (shutsOut) badRequest('restrictedTo', 'must name the one who restricts');
 };
-
-const refuse = (operation: Operation): never => {
-  const [accountId = ''] = touchedBy(operation);
-  return refuseAccount(accountId);
-};
-
-const refuseAccount = (accountId: string): never =>
-  problem({ code: 'refused', refusal: { code: 'restrictedAccount', accountId } });

@@ -1,5 +1,5 @@
 import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/contract';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { change, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
@@ -74,8 +74,9 @@ export const manyClients = async (
       LEFT JOIN revision ON revision.chart_id = chart.id AND revision.number = chart.revision
       LEFT JOIN app_user ON app_user.id = revision.author_id
       WHERE client.practice_id = $1 AND ($3::uuid IS NULL OR client.id = $3)
+        AND ($4::uuid IS NULL OR client.id = $4)
       ORDER BY client.name`,
-    values: [viewer.practiceId, viewer.userId, clientId],
+    values: [viewer.practiceId, viewer.userId, clientId, viewer.clientId],
   });
   return rows.map(answerOf);
 };

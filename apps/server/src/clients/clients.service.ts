@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/contract';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
 import { insertClient, manyClients, updateNature } from './clients.queries';
@@ -10,7 +10,7 @@ import { insertClient, manyClients, updateNature } from './clients.queries';
 export const listClients = (pool: pg.Pool, viewer: Viewer): Promise<ClientAnswer[]> =>
   manyClients(pool, viewer, null);
 
-/** One client of the viewer's practice; another practice's is not found. */
+/** One client of the viewer's practice; another practice's is not found, nor any but their own for an onlooker. */
 export const clientOf = async (
   on: Reader,
   viewer: Viewer,

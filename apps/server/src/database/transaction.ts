@@ -1,4 +1,5 @@
 import type pg from 'pg';
+import { isAway } from './errors';
 
 declare const inTransaction: unique symbol;
 
@@ -11,21 +12,49 @@ export interface Transaction {
 /** Whatever can run a reading query: the pool, or an open transaction. */
 export type Reader = pg.Pool | Transaction;
 
-/** Runs `work` in a transaction: committed when it ends, rolled back when it throws. */
+/** Rolls back, as far as the connection still can. Gives whether it may be used again. */
+const rolledBack = async (connection: pg.PoolClient, cause: unknown): Promise<boolean> => {
+  if (isAway(cause)) return false;
+  return connection.query('ROLLBACK').then(
+    () => true,
+    () => false,
+  );
+};
+
+/**
+ * Runs `work` in a transaction: committed when it ends, rolled back when it throws. A connection that is
+ * lost meanwhile rejects with what befell it and is not used again.
+ */
 export const inTransactionOn = async <T>(
   pool: pg.Pool,
   work: (transaction: Transaction) => Promise<T>,
 ): Promise<T> => {
   const connection = await pool.connect();
+  let usable = true;
+  // A lost connection says so here as well as to whoever waits for an answer; unheard it would end the server.
+  connection.on('error', () => {
+    usable = false;
+  });
   try {
     await connection.query('BEGIN');
     const result = await work(connection as unknown as Transaction);
     await connection.query('COMMIT');
     return result;
   } catch (error) {
-    await connection.query('ROLLBACK');
+    usable = (await rolledBack(connection, error)) && usable;
     throw error;
   } finally {
-    connection.release();
+    if (usable) connection.removeAllListeners('error');
+    connection.release(!usable);
   }
 };
+
+/** Runs reads on one snapshot, so that they agree among themselves. */
+export const onSnapshotOf = <T>(
+  pool: pg.Pool,
+  work: (transaction: Transaction) => Promise<T>,
+): Promise<T> =>
+  inTransactionOn(pool, async (transaction) => {
+    await transaction.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
+    return work(transaction);
+  });

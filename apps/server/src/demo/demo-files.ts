@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { ENTRY_SOURCES, INDUSTRY_CODES, KIND_CODES, LEGAL_FORMS } from '@iunctus/core';
+import { ENTRY_SOURCES, INDUSTRY_CODES, KIND_CODES, LEGAL_FORMS, ROLES } from '@iunctus/core';
 import { parse } from 'csv-parse/sync';
 import * as v from 'valibot';
 
@@ -8,7 +8,7 @@ const Practice = v.strictObject({
   id: v.pipe(v.string(), v.uuid()),
   name: v.string(),
   password: v.string(),
-  users: v.array(v.strictObject({ name: v.string(), email: v.string() })),
+  users: v.array(v.strictObject({ name: v.string(), email: v.string(), role: v.picklist(ROLES) })),
   clients: v.array(
     v.strictObject({
       folder: v.nullable(v.string()),

@@ -1,15 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
+import type { SaveProposalRequest } from '@iunctus/contract';
 import { emptyChart, USUAL_SETTINGS, type Chart } from '@iunctus/core';
 import type pg from 'pg';
 import { hashPassword } from '../access/passwords';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { loadChart } from '../charts/chart-store';
 import { maybeChartLocked, type ChartHead } from '../charts/charts.queries';
 import { insertClient } from '../clients/clients.queries';
 import { inTransactionOn } from '../database/transaction';
 import { postEntries } from '../entries/entries.queries';
-import { beginChart, saveProposal } from '../proposals/proposals.service';
+import { beginChart, benchOf, saveProposal } from '../proposals/proposals.service';
 import { handOverTo } from '../reviews/reviews.service';
 import { adopt } from '../revisions/adopt';
 import {
@@ -36,7 +37,8 @@ const loadUsers = async (pool: pg.Pool, practice: DemoPractice): Promise<Map<str
     for (const user of practice.users) {
       const id = randomUUID();
       await insertUser(transaction, { ...user, id, practiceId: practice.id, passwordHash });
-      viewers.set(user.email, { userId: id, practiceId: practice.id });
+      const { role } = user;
+      viewers.set(user.email, { userId: id, practiceId: practice.id, role, clientId: null });
     }
   });
   return viewers;
@@ -62,6 +64,20 @@ const currentChart = (pool: pg.Pool, viewer: Viewer, clientId: string) =>
     return { head, chart: await loadChart(transaction, head) };
   });
 
+/** Keeps a proposal over whatever its author had. Gives its version. */
+const keepProposal = async (
+  pool: pg.Pool,
+  viewer: Viewer,
+  {
+    clientId,
+    kept,
+  }: { readonly clientId: string; readonly kept: Omit<SaveProposalRequest, 'version'> },
+): Promise<number> => {
+  const { chart } = await benchOf(pool, viewer, clientId);
+  const request = { ...kept, version: chart?.proposal.version ?? 0 };
+  return (await saveProposal(pool, viewer, { clientId, request })).version;
+};
+
 const adoptRevisions = async (
   pool: pg.Pool,
   { clientId, viewers }: ClientAt,
@@ -73,8 +89,10 @@ const adoptRevisions = async (
     const viewer = viewerIn(viewers, author);
     const { chart } = await currentChart(pool, viewer, clientId);
     const batches = [...(index === 0 ? [first] : []), ...gestureSteps(chart, gestures)];
-    const steps = batches.map((operations) => ({ id: randomUUID(), operations }));
-    await adopt(pool, viewer, { clientId, request: { baseRevision: index, steps, note } });
+    const steps = batches.map((operations) => ({ id: randomUUID(), operations: [...operations] }));
+    const kept = { baseRevision: index, steps, conflicts: [], name: note, comment: '' };
+    const version = await keepProposal(pool, viewer, { clientId, kept });
+    await adopt(pool, viewer, { clientId, request: { version } });
   }
 };
 
@@ -103,10 +121,8 @@ const loadProposal = async (
     operations: [...operations],
   }));
   const viewer = viewerIn(viewers, author);
-  const { version } = await saveProposal(pool, viewer, {
-    clientId,
-    request: { version: 0, baseRevision: head.revision, steps, conflicts: [], name, comment },
-  });
+  const kept = { baseRevision: head.revision, steps, conflicts: [], name, comment };
+  const version = await keepProposal(pool, viewer, { clientId, kept });
   if (handedTo === null) return;
   const request = { reviewerId: viewerIn(viewers, handedTo).userId, version };
   await handOverTo(pool, viewer, { clientId, request });

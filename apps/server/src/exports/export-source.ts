@@ -13,7 +13,7 @@ import {
 } from '@iunctus/core';
 import { chartTable, type ChartRow } from '@iunctus/exchange';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
 import { problem } from '../http/problem';
 import { benchOf } from '../proposals/proposals.service';

@@ -13,7 +13,9 @@ import {
 } from '@iunctus/exchange';
 import { knownAccount } from '@iunctus/core';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
+import { madeOfVeiled } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { problem } from '../http/problem';
 import { listRevisions } from '../revisions/revisions.service';
@@ -145,9 +147,14 @@ export const exportChart = async (
   pool: pg.Pool,
   viewer: Viewer,
   asked: Asked,
-): Promise<Exported> => {
+): Promise<Veiled<Exported>> => {
   const client = await clientOf(pool, viewer, asked.clientId);
   const taken = { pool, viewer, client, ...(await adoptedChart(pool, viewer, asked.clientId)) };
   const [name, type] = FILES[asked.format];
-  return { name: `${client.name} ${name}`, type, content: await content(taken, asked) };
+  // Every part of the file comes from answers that have passed the veil.
+  return madeOfVeiled({
+    name: `${client.name} ${name}`,
+    type,
+    content: await content(taken, asked),
+  });
 };

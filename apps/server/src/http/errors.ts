@@ -1,31 +1,26 @@
-import { randomUUID } from 'node:crypto';
 import type { Problem } from '@iunctus/contract';
-import type { ErrorRequestHandler } from 'express';
 import { problemOfDatabaseError } from '../database/errors';
-import { ProblemError, statusOf } from './problem';
+import { ProblemError } from './problem';
 
-const bodyProblem = (error: unknown): Problem | undefined => {
-  if (typeof error !== 'object' || error === null || !('type' in error)) return undefined;
-  if (error.type === 'entity.too.large') return { code: 'tooLarge' };
-  if (error.type === 'entity.parse.failed')
-    return { code: 'badRequest', issues: [{ field: '', rule: 'is no JSON' }] };
-  return undefined;
+/** What body readers and routers say of requests that are none: each has a status below 500. */
+const requestProblem = (error: unknown): Problem | undefined => {
+  if (typeof error !== 'object' || error === null) return undefined;
+  const type = Reflect.get(error, 'type') as unknown;
+  if (type === 'entity.too.large') return { code: 'tooLarge' };
+  if (type === 'encoding.unsupported')
+    return { code: 'badRequest', issues: [{ field: 'content-encoding', rule: 'is none' }] };
+  const status = Reflect.get(error, 'status') as unknown;
+  if (typeof status !== 'number' || status < 400 || status >= 500) return undefined;
+  const rule = error instanceof URIError ? 'is no address' : 'cannot be read';
+  return { code: 'badRequest', issues: [{ field: '', rule }] };
 };
 
-const problemOf = (error: unknown, log: (line: string) => void): Problem => {
+/** The problem that an error stands for; one that is nobody's mistake but ours comes with `id`, and is to be logged. */
+export const problemOf = (error: unknown, id: string): Problem => {
   if (error instanceof ProblemError) return error.problem;
-  const known = bodyProblem(error) ?? problemOfDatabaseError(error);
-  if (known !== undefined) return known;
-  const id = randomUUID();
-  log(`${id} ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`);
-  return { code: 'failed', id };
+  return problemOfDatabaseError(error) ?? requestProblem(error) ?? { code: 'failed', id };
 };
 
-/** The one place where an error becomes an answer. What is nobody's mistake but ours is logged once, with an id. */
-export const errorHandler =
-  (log: (line: string) => void): ErrorRequestHandler =>
-  (error, _request, response, next) => {
-    if (response.headersSent) return next(error);
-    const found = problemOf(error, log);
-    response.status(statusOf(found)).json(found);
-  };
+/** What is logged of an error: what it is and where it happened, nothing of what was asked. */
+export const storyOf = (error: unknown): string =>
+  error instanceof Error ? (error.stack ?? error.message) : String(error);

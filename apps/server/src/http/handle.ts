@@ -1,7 +1,5 @@
-import type { Request, RequestHandler, Response } from 'express';
 import * as v from 'valibot';
-import type { Viewer } from '../access/access.service';
-import { problem } from './problem';
+import { badRequest, problem } from './problem';
 
 /** Reads unknown data by a schema, or says which field broke which rule. */
 export const read = <T>(schema: v.GenericSchema<unknown, T>, data: unknown): T => {
@@ -14,24 +12,27 @@ export const read = <T>(schema: v.GenericSchema<unknown, T>, data: unknown): T =
   return problem({ code: 'badRequest', issues });
 };
 
+/** JSON as it came over the wire, in UTF-8; refuses anything else. */
+export const readJson = (bytes: Uint8Array): unknown => {
+  try {
+    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
+  } catch {
+    return badRequest('', 'is no JSON in UTF-8');
+  }
+};
+
+type Params = Readonly<Record<string, string | undefined>>;
+
+const Uuid = v.pipe(v.string(), v.uuid());
+
 /** A part of the path that must be a UUID; anything else is nowhere to be found. */
-export const idIn = (request: Request, name: string): string => {
-  const result = v.safeParse(v.pipe(v.string(), v.uuid()), request.params[name]);
-  return result.success ? result.output : problem({ code: 'notFound' });
+export const idIn = (params: Params, name: string): string => {
+  const result = v.safeParse(Uuid, params[name]);
+  return result.success ? result.output.toLowerCase() : problem({ code: 'notFound' });
 };
 
 /** A part of the path that must be a whole number. */
-export const numberIn = (request: Request, name: string): number => {
-  const text = String(request.params[name]);
+export const numberIn = (params: Params, name: string): number => {
+  const text = params[name] ?? '';
   return /^\d{1,9}$/.test(text) ? Number(text) : problem({ code: 'notFound' });
 };
-
-/** Who asks. Only behind the gate that lets nobody pass who is not signed in. */
-export const viewerOf = (response: Response): Viewer => response.locals['viewer'] as Viewer;
-
-/** A handler that answers with what `work` gives. */
-export const answers =
-  (work: (request: Request, response: Response) => Promise<unknown>): RequestHandler =>
-  async (request, response) => {
-    response.json(await work(request, response));
-  };

@@ -1,5 +1,5 @@
 import type { KeptChart, Origin } from '@iunctus/core';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
@@ -220,3 +220,18 @@ export const deleteKeptChart = (on: Transaction, viewer: Viewer, id: string): Pr
     text: 'DELETE FROM kept_chart WHERE practice_id = $1 AND id = $2',
     values: [viewer.practiceId, id],
   });
+
+/** Who made the versions of one of the practice's charts. */
+export const manyMakers = async (
+  on: Reader,
+  viewer: Viewer,
+  keptChartId: string,
+): Promise<readonly string[]> => {
+  const rows = await many<{ made_by: string }>(on, {
+    text: `
+      SELECT DISTINCT made_by FROM kept_chart_version
+      WHERE practice_id = $1 AND kept_chart_id = $2`,
+    values: [viewer.practiceId, keptChartId],
+  });
+  return rows.map(({ made_by }) => made_by);
+};

@@ -1,5 +1,5 @@
 import type { KnownList } from '@iunctus/contract';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { change, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 

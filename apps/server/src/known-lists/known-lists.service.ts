@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { headingsKey, type KnownList, type KnownListsAnswer } from '@iunctus/contract';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn } from '../database/transaction';
 import { forgetOldLists, manyKnownLists, upsertKnownList } from './known-lists.queries';

@@ -74,9 +74,37 @@ export const storeProposal = (
     ],
   });
 
-/** Removes a user's proposal on a chart. */
-export const deleteProposal = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
+/**
+ * Empties a user's proposal once it is adopted. It counts on, so that a save or an adoption that was under way
+ * finds another version than the one that it names.
+ */
+export const emptyProposal = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
   change(on, {
-    text: 'DELETE FROM proposal WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3',
+    text: `
+      UPDATE proposal SET version = version + 1, base_revision = $4, steps = '[]', conflicts = '[]',
+                          name = '', comment = '', state = 'draft', reviewer_id = NULL
+      WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3`,
+    values: [head.practiceId, head.id, userId, head.revision],
+  });
+
+/** Remarks are about a proposal until it is adopted. */
+export const deleteRemarks = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
+  change(on, {
+    text: 'DELETE FROM proposal_remark WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3',
     values: [head.practiceId, head.id, userId],
   });
+
+/** A user's proposal, locked until the transaction ends. Gives its version. */
+export const lockProposal = async (
+  on: Transaction,
+  head: ChartHead,
+  userId: string,
+): Promise<number | undefined> => {
+  const row = await maybeOne<{ version: number }>(on, {
+    text: `
+      SELECT version FROM proposal
+      WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3 FOR UPDATE`,
+    values: [head.practiceId, head.id, userId],
+  });
+  return row?.version;
+};

@@ -1,13 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import type {
-  BenchAnswer,
-  BenchChart,
-  ProposalAnswer,
-  SaveProposalRequest,
+import {
+  OPERATIONS_LIMIT,
+  type BenchAnswer,
+  type BenchChart,
+  type ProposalAnswer,
+  type SaveProposalRequest,
 } from '@iunctus/contract';
-import { replay, USUAL_SETTINGS, veiledMerged, veiledRecords, veiledSplits } from '@iunctus/core';
+import { replay, USUAL_SETTINGS } from '@iunctus/core';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { loadChart } from '../charts/chart-store';
 import {
   insertChart,
@@ -19,10 +20,12 @@ import {
   maybeChart,
   type ChartHead,
 } from '../charts/charts.queries';
-import { veilOf } from '../charts/veil';
+import { inChart, type InChart } from '../charts/in-chart';
+import { bearsNoAccount, madeOfVeiled, refuseHidden, veiledBench } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
-import { inTransactionOn, type Reader } from '../database/transaction';
-import { problem } from '../http/problem';
+import { inTransactionOn, onSnapshotOf, type Reader } from '../database/transaction';
+import { badRequest, problem } from '../http/problem';
 import { manyLandedSince } from '../revisions/revisions.queries';
 import { manySplits } from '../splits/splits.queries';
 import { manyRemarks, manyWaiting } from '../reviews/reviews.queries';
@@ -61,44 +64,54 @@ export const currentProposal = async (
   };
 };
 
-const benchChart = async (on: Reader, head: ChartHead, viewer: Viewer): Promise<BenchChart> => {
-  const { userId } = viewer;
-  const accounts = await manyAccounts(on, head);
-  const merged = await manyMerged(on, head);
-  const veil = await veilOf(on, head, viewer);
-  const posted = (await manyPostedIds(on, head)).map(veil.as);
-  return {
-    revision: head.revision,
-    settings: head.settings,
-    accounts: [...veiledRecords(accounts, veil)],
-    merged: [...veiledMerged(merged, veil)],
-    splits: [...veiledSplits(await manySplits(on, head), veil)],
-    usedValues: await manyUsedValues(on, head),
-    posted: [...new Set(posted)],
-    former: (await manyFormer(on, head)).filter(({ accountId }) => !veil.hides(accountId)),
-    proposal: await currentProposal(on, head, userId),
-    waiting: await manyWaiting(on, head, userId),
-  };
-};
+const benchChart = async (
+  on: Reader,
+  viewer: Viewer,
+  { head, personal }: InChart,
+): Promise<Veiled<BenchChart>> =>
+  veiledBench(
+    {
+      revision: head.revision,
+      settings: head.settings,
+      accounts: await manyAccounts(on, head),
+      merged: await manyMerged(on, head),
+      splits: await manySplits(on, head),
+      usedValues: await manyUsedValues(on, head),
+      posted: await manyPostedIds(on, head),
+      former: await manyFormer(on, head),
+      proposal: await currentProposal(on, head, viewer.userId),
+      waiting: await manyWaiting(on, head, viewer.userId),
+    },
+    personal,
+  );
 
 /** All that the bench opens with; the chart is `null` for a client without one. */
-export const benchOf = (pool: pg.Pool, viewer: Viewer, clientId: string): Promise<BenchAnswer> =>
-  inTransactionOn(pool, async (transaction) => {
-    await transaction.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
-    const client = await clientOf(transaction, viewer, clientId);
-    const head = await maybeChart(transaction, viewer, clientId);
-    const chart = head === undefined ? null : await benchChart(transaction, head, viewer);
-    return { client, chart };
+export const benchOf = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  clientId: string,
+): Promise<Veiled<BenchAnswer>> =>
+  onSnapshotOf(pool, async (on) => {
+    const client = await clientOf(on, viewer, clientId);
+    const head = await maybeChart(on, viewer, clientId);
+    if (head === undefined) return madeOfVeiled({ client, chart: null });
+    return inChart(on, { viewer, clientId }, async (found) =>
+      madeOfVeiled({ client, chart: await benchChart(on, viewer, found) }),
+    );
   });
 
 /** Gives a client an empty chart to propose accounts for; does nothing when it has one. */
-export const beginChart = (pool: pg.Pool, viewer: Viewer, clientId: string): Promise<object> =>
+export const beginChart = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  clientId: string,
+): Promise<Veiled<object>> =>
   inTransactionOn(pool, async (transaction) => {
     await clientOf(transaction, viewer, clientId);
     const { practiceId } = viewer;
     const chart = { id: randomUUID(), practiceId, clientId, settings: USUAL_SETTINGS };
     await insertChart(transaction, chart);
-    return {};
+    return bearsNoAccount({});
   });
 
 /** Keeps a proposal. Refuses with `staleProposal` when it was changed elsewhere since `version`. */
@@ -106,14 +119,19 @@ export const saveProposal = (
   pool: pg.Pool,
   viewer: Viewer,
   asked: { readonly clientId: string; readonly request: SaveProposalRequest },
-): Promise<{ version: number }> =>
-  inTransactionOn(pool, async (transaction) => {
-    const head =
-      (await maybeChart(transaction, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
-    const stored = await storeProposal(transaction, head, {
-      ...asked.request,
-      userId: viewer.userId,
-    });
-    if (stored === 0) return problem({ code: 'staleProposal' });
-    return { version: asked.request.version + 1 };
-  });
+): Promise<Veiled<{ version: number }>> =>
+  inTransactionOn(pool, (transaction) =>
+    inChart(transaction, { viewer, clientId: asked.clientId }, async ({ head, personal }) => {
+      const { request } = asked;
+      const operations = request.steps.reduce((so, step) => so + step.operations.length, 0);
+      if (operations > OPERATIONS_LIMIT)
+        return badRequest('steps', `hold more than ${OPERATIONS_LIMIT} operations`);
+      if (request.baseRevision > head.revision)
+        return badRequest('baseRevision', 'is a revision that there is not');
+      refuseHidden(request.steps, personal);
+      const stored = await storeProposal(transaction, head, { ...request, userId: viewer.userId });
+      return stored === 0
+        ? problem({ code: 'staleProposal' })
+        : bearsNoAccount({ version: request.version + 1 });
+    }),
+  );

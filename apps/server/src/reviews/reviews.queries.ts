@@ -1,24 +1,28 @@
 import type { Person, Remark, RemarkRequest, Waiting } from '@iunctus/contract';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import type { ChartHead } from '../charts/charts.queries';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
-/** Everybody of a practice, by name. */
+/** Everybody of a practice who works on charts, by name. */
 export const manyPeople = (on: Reader, viewer: Viewer): Promise<Person[]> =>
   many(on, {
-    text: 'SELECT id, name FROM app_user WHERE practice_id = $1 ORDER BY name',
+    text: `
+      SELECT id, name FROM app_user
+      WHERE practice_id = $1 AND removed_at IS NULL AND role <> 'onlooker' ORDER BY name, id`,
     values: [viewer.practiceId],
   });
 
-/** Somebody of the practice. */
+/** Somebody of the practice who works on charts. */
 export const maybePerson = (
   on: Reader,
   viewer: Pick<Viewer, 'practiceId'>,
   id: string,
 ): Promise<Person | undefined> =>
   maybeOne(on, {
-    text: 'SELECT id, name FROM app_user WHERE practice_id = $1 AND id = $2',
+    text: `
+      SELECT id, name FROM app_user
+      WHERE practice_id = $1 AND id = $2 AND removed_at IS NULL AND role <> 'onlooker'`,
     values: [viewer.practiceId, id],
   });
 

@@ -1,30 +1,43 @@
-import { isDeepStrictEqual } from 'node:util';
 import type { AdoptAnswer, AdoptRequest } from '@iunctus/contract';
 import { applyAll, replay, type Chart, type Landed, type ProposalStep } from '@iunctus/core';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
-import { loadChart, storeChart, storeFormer } from '../charts/chart-store';
-import { refuseHidden, veilOf } from '../charts/veil';
-import { maybeChartLocked, setRevision, type ChartHead } from '../charts/charts.queries';
+import type { Viewer } from '../access/viewer';
+import { loadChart, storeChart, storeFormer, storeVeils } from '../charts/chart-store';
+import { setRevision, type ChartHead } from '../charts/charts.queries';
+import { inLockedChart } from '../charts/in-chart';
+import { bearsNoAccount, refuseHidden } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../http/problem';
-import { postOpening, type Books } from '../openings/openings.service';
-import { deleteProposal, maybeProposal } from '../proposals/proposals.queries';
 import { settleOrigin } from '../kept-charts/kept-charts.queries';
+import { postOpening, type Books } from '../openings/openings.service';
+import {
+  deleteRemarks,
+  emptyProposal,
+  lockProposal,
+  maybeProposal,
+  type StoredProposal,
+} from '../proposals/proposals.queries';
 import { storeSplits } from '../splits/split-postings';
 import { insertRevision, manyLandedSince } from './revisions.queries';
 
+interface Landing {
+  readonly before: Chart;
+  readonly steps: readonly ProposalStep[];
+}
+
+/** The steps of a proposal as they fit the newest chart. */
 const stepsThatFit = async (
   on: Transaction,
   head: ChartHead,
-  request: AdoptRequest,
-): Promise<readonly ProposalStep[]> => {
-  if (request.baseRevision > head.revision) return problem({ code: 'notFound' });
-  if (request.baseRevision === head.revision) return request.steps;
-  const landed = await manyLandedSince(on, head, request.baseRevision);
-  const replayed = replay(await loadChart(on, head), request.steps, landed);
-  if (replayed.conflicts.length === 0) return replayed.steps;
+  { baseRevision, steps }: StoredProposal,
+): Promise<Landing> => {
+  const before = await loadChart(on, head);
+  if (baseRevision === head.revision) return { before, steps };
+  const landed = await manyLandedSince(on, head, baseRevision);
+  const replayed = replay(before, steps, landed);
+  if (replayed.conflicts.length === 0) return { before, steps: replayed.steps };
   return problem({
     code: 'staleRevision',
     revision: head.revision,
@@ -40,9 +53,8 @@ interface LandedOn {
 const land = async (
   on: Transaction,
   head: ChartHead,
-  steps: readonly ProposalStep[],
+  { before, steps }: Landing,
 ): Promise<LandedOn> => {
-  const before = await loadChart(on, head);
   const operations = steps.flatMap((step) => step.operations);
   const outcome = applyAll(before, operations);
   if (!outcome.ok) return problem({ code: 'refused', refusal: outcome.refusal });
@@ -50,31 +62,17 @@ const land = async (
   await storeChart(on, head, charts);
   await storeSplits(on, head, charts, operations);
   await storeFormer(on, head, charts);
+  await storeVeils(on, head, charts);
   return { landed: outcome.landed, chart: outcome.chart };
 };
 
-/** Who approved the proposal with exactly these steps; `null` for nobody. */
-const approverOf = async (
-  on: Transaction,
-  head: ChartHead,
-  userId: string,
-  steps: readonly ProposalStep[],
-): Promise<string | null> => {
-  const stored = await maybeProposal(on, head, userId);
-  // Compared by value: the database does not keep the order in which properties were written.
-  const key = (listed: readonly ProposalStep[]): readonly unknown[] =>
-    listed.map(({ id, operations, opening }) => [id, operations.length, opening]);
-  const same = stored?.state === 'approved' && isDeepStrictEqual(key(stored.steps), key(steps));
-  return same ? (stored.reviewer?.id ?? null) : null;
-};
-
-/** Keeps what landed as the next revision; balances alone make none. */
+/** Keeps what landed as the next revision; balances alone make none. Gives its number. */
 const keepRevision = async (
   on: Transaction,
   head: ChartHead,
   revision: Omit<Parameters<typeof insertRevision>[2], 'number'>,
-): Promise<number> => {
-  if (revision.landed.length === 0) return head.revision;
+): Promise<number | null> => {
+  if (revision.landed.length === 0) return null;
   const number = head.revision + 1;
   await insertRevision(on, head, { ...revision, number });
   await setRevision(on, head, number);
@@ -92,32 +90,65 @@ const postOpenings = async (
   return posted;
 };
 
+/** The viewer's proposal as it is kept under the version that they read; refuses any other. */
+const proposalAt = async (
+  on: Transaction,
+  head: ChartHead,
+  { userId, version }: { readonly userId: string; readonly version: number },
+): Promise<StoredProposal> => {
+  if ((await lockProposal(on, head, userId)) !== version) return problem({ code: 'staleProposal' });
+  const stored = await maybeProposal(on, head, userId);
+  return stored ?? problem({ code: 'staleProposal' });
+};
+
+/** Who approved the proposal; it is approved only as long as its steps are those that were read. */
+const approverOf = ({ state, reviewer }: StoredProposal): string | null =>
+  state === 'approved' ? (reviewer?.id ?? null) : null;
+
+interface Adopting {
+  readonly viewer: Viewer;
+  readonly clientId: string;
+  readonly head: ChartHead;
+}
+
+const becomeRevision = async (
+  on: Transaction,
+  { viewer, clientId, head }: Adopting,
+  stored: StoredProposal,
+): Promise<AdoptAnswer> => {
+  const landing = await stepsThatFit(on, head, stored);
+  const { landed, chart } = await land(on, head, landing);
+  const stepIds = landing.steps.map(({ id }) => id);
+  await settleOrigin(on, viewer, { clientId, stepIds });
+  const { name: note, comment } = stored;
+  const kept = { authorId: viewer.userId, approvedBy: approverOf(stored), note, comment, landed };
+  const revision = await keepRevision(on, head, kept);
+  const { fiscalYearStart: startsIn } = await clientOf(on, viewer, clientId);
+  const posted = await postOpenings(on, { head, chart, startsIn }, landing.steps);
+  const newest = { ...head, revision: revision ?? head.revision };
+  await deleteRemarks(on, head, viewer.userId);
+  await emptyProposal(on, newest, viewer.userId);
+  return { revision, posted };
+};
+
 /**
- * Makes a proposal a revision, and posts the balances that come along with it. The chart is locked;
- * steps made on an older revision are replayed on the newest one. Refuses with `staleRevision` and the
- * steps that no longer fit, `refused`, or `badRequest` for balances that cannot be posted; then nothing
- * is changed. When all has landed already, gives the newest revision.
+ * Makes the viewer's proposal a revision, exactly as it is kept under the version that was read, and posts the
+ * balances that come along with it. The chart is locked; steps made on an older revision are replayed on the newest
+ * one. Refuses with `staleProposal` when it is kept otherwise by now (also when it was adopted already), with
+ * `staleRevision` and the steps that no longer fit, `refused`, or `badRequest` for balances that cannot be posted;
+ * then nothing is changed. The revision is `null` when nothing was left to do.
  */
 export const adopt = (
   pool: pg.Pool,
   viewer: Viewer,
   { clientId, request }: { readonly clientId: string; readonly request: AdoptRequest },
-): Promise<AdoptAnswer> =>
-  inTransactionOn(pool, async (transaction) => {
-    const head =
-      (await maybeChartLocked(transaction, viewer, clientId)) ?? problem({ code: 'notFound' });
-    refuseHidden(request.steps, await veilOf(transaction, head, viewer), viewer);
-    const steps = await stepsThatFit(transaction, head, request);
-    const approvedBy = await approverOf(transaction, head, viewer.userId, request.steps);
-    await deleteProposal(transaction, head, viewer.userId);
-    if (steps.length === 0) return { revision: head.revision, posted: 0 };
-    const { landed, chart } = await land(transaction, head, steps);
-    const stepIds = steps.map(({ id }) => id);
-    await settleOrigin(transaction, viewer, { clientId, stepIds });
-    const authorId = viewer.userId;
-    const kept = { authorId, approvedBy, note: request.note, landed };
-    const revision = await keepRevision(transaction, head, kept);
-    const { fiscalYearStart: startsIn } = await clientOf(transaction, viewer, clientId);
-    const posted = await postOpenings(transaction, { head, chart, startsIn }, steps);
-    return { revision, posted };
-  });
+): Promise<Veiled<AdoptAnswer>> =>
+  inTransactionOn(pool, (transaction) =>
+    inLockedChart(transaction, { viewer, clientId }, async ({ head, personal }) => {
+      const asked = { userId: viewer.userId, version: request.version };
+      const stored = await proposalAt(transaction, head, asked);
+      refuseHidden(stored.steps, personal);
+      const answer = await becomeRevision(transaction, { viewer, clientId, head }, stored);
+      return bearsNoAccount(answer);
+    }),
+  );

@@ -1,6 +1,6 @@
 import type { RevisionAnswer } from '@iunctus/contract';
 import { crosswalkOf, type Landed, type Operation } from '@iunctus/core';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import type { ChartHead } from '../charts/charts.queries';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
@@ -14,14 +14,15 @@ export const insertRevision = (
     readonly authorId: string;
     readonly approvedBy: string | null;
     readonly note: string;
+    readonly comment: string;
     readonly landed: readonly Landed[];
   },
 ): Promise<number> =>
   change(on, {
     text: `
       INSERT INTO revision (practice_id, chart_id, number, author_id, note, operations, inverse,
-                            approved_by)
-      VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+                            approved_by, comment)
+      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
     values: [
       head.practiceId,
       head.id,
@@ -31,6 +32,7 @@ export const insertRevision = (
       JSON.stringify(revision.landed.map(({ operation }) => operation)),
       JSON.stringify(revision.landed.map(({ inverse }) => inverse)),
       revision.approvedBy,
+      revision.comment,
     ],
   });
 
@@ -81,6 +83,7 @@ interface RevisionRow {
   readonly author: string;
   readonly adopted_at: Date;
   readonly note: string;
+  readonly comment: string;
   readonly approved_by: string | null;
   readonly operations: Operation[];
   readonly inverse: Operation[];
@@ -94,7 +97,7 @@ export const manyRevisions = async (
 ): Promise<RevisionAnswer[]> => {
   const rows = await many<RevisionRow>(on, {
     text: `
-      SELECT revision.number, app_user.name AS author, revision.adopted_at, revision.note,
+      SELECT revision.number, app_user.name AS author, revision.adopted_at, revision.note, revision.comment,
              approver.name AS approved_by, revision.operations, revision.inverse
       FROM revision
       JOIN chart ON chart.id = revision.chart_id

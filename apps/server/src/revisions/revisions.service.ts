@@ -1,70 +1,70 @@
 import type { RevisionAnswer, RevisionChartAnswer, UndoAnswer } from '@iunctus/contract';
 import {
   applyAll,
-  NO_VEIL,
-  veiledMerged,
-  veiledRecords,
-  veiledSplits,
-  veilFor,
-  type Account,
-  type Veil,
   emptyChart,
   inverseOf,
   mergedAccounts,
   recordsOf,
   replay,
   splitsOf,
+  veilFor,
+  type Account,
   type Chart,
   type ChartSettings,
   type Landed,
   type Operation,
+  type PersonalVeil,
 } from '@iunctus/core';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
+import type { Viewer } from '../access/viewer';
 import { loadChart } from '../charts/chart-store';
 import { maybeChart, type ChartHead } from '../charts/charts.queries';
-import { isHidden, refuseHidden, veilOf } from '../charts/veil';
-import type { Reader } from '../database/transaction';
+import { inChart } from '../charts/in-chart';
+import { madeOfVeiled, veiledBack, veiledChart, veiledRevisions } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
+import { onSnapshotOf, type Reader } from '../database/transaction';
 import { problem } from '../http/problem';
 import { manyLandedSince, manyRevisions, maybeLanded } from './revisions.queries';
 
 /** The client's revisions, newest first; none for a client without a chart. Operations on accounts that are hidden from the viewer are left out. */
-export const listRevisions = async (
+export const listRevisions = (
   pool: pg.Pool,
   viewer: Viewer,
   clientId: string,
-): Promise<RevisionAnswer[]> => {
-  await clientOf(pool, viewer, clientId);
-  const head = await maybeChart(pool, viewer, clientId);
-  const revisions = await manyRevisions(pool, viewer, clientId);
-  const veil = head === undefined ? NO_VEIL : await veilOf(pool, head, viewer);
-  return revisions.map((revision) => ({
-    ...revision,
-    operations: revision.operations.filter((operation) => !isHidden(operation, veil)),
-    crosswalk: revision.crosswalk.filter(({ id }) => !veil.hides(id)),
-  }));
-};
+): Promise<Veiled<RevisionAnswer[]>> =>
+  onSnapshotOf(pool, async (on) => {
+    await clientOf(on, viewer, clientId);
+    if ((await maybeChart(on, viewer, clientId)) === undefined) return madeOfVeiled([]);
+    return inChart(on, { viewer, clientId }, async ({ personal }) =>
+      veiledRevisions(await manyRevisions(on, viewer, clientId), personal),
+    );
+  });
+
+/** One revision of a client's chart. */
+export interface AskedRevision {
+  readonly clientId: string;
+  readonly revision: number;
+}
 
 /**
  * The operations that would take a revision back on the newest chart, each rebased over what
  * landed since; those that no longer fit come as conflicts. Nothing is changed: undoing is a
  * proposal like any other.
  */
-export const undoOf = async (
+export const undoOf = (
   pool: pg.Pool,
   viewer: Viewer,
-  asked: { readonly clientId: string; readonly revision: number },
-): Promise<UndoAnswer> => {
-  const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
-  const own = (await maybeLanded(pool, head, asked.revision)) ?? problem({ code: 'notFound' });
-  const since = await manyLandedSince(pool, head, asked.revision);
-  refuseHidden([{ operations: inverseOf(own) }], await veilOf(pool, head, viewer), viewer);
-  return stepsBack(await loadChart(pool, head), inverseOf(own), {
-    revision: asked.revision,
-    since,
-  });
-};
+  { clientId, revision }: AskedRevision,
+): Promise<Veiled<UndoAnswer>> =>
+  onSnapshotOf(pool, (on) =>
+    inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      const own = (await maybeLanded(on, head, revision)) ?? problem({ code: 'notFound' });
+      const since = await manyLandedSince(on, head, revision);
+      const back = stepsBack(await loadChart(on, head), inverseOf(own), { revision, since });
+      return veiledBack(back, personal);
+    }),
+  );
 
 const stepsBack = (
   newest: Chart,
@@ -92,36 +92,38 @@ const firstSettings = (head: ChartHead, all: readonly Landed[]): ChartSettings =
 };
 
 /** A chart as it was at a revision, 0 before the first: everything that landed up to it, once more. */
-export const chartAt = async (
-  pool: pg.Pool,
-  viewer: Viewer,
-  asked: { readonly clientId: string; readonly revision: number },
-): Promise<RevisionChartAnswer> => {
-  const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
-  if (asked.revision > head.revision) return problem({ code: 'notFound' });
-  const since = await manyLandedSince(pool, head, asked.revision);
-  const all = await manyLandedSince(pool, head, 0);
+export const chartAsOf = async (on: Reader, head: ChartHead, revision: number): Promise<Chart> => {
+  const since = await manyLandedSince(on, head, revision);
+  const all = await manyLandedSince(on, head, 0);
   const until = all.slice(0, all.length - since.length).map(({ operation }) => operation);
   const outcome = applyAll(emptyChart(firstSettings(head, all)), until);
-  if (!outcome.ok)
-    throw new Error(`revision ${asked.revision} cannot be told: ${outcome.refusal.code}`);
-  const veil = await veilThen(pool, head, { viewer, chart: outcome.chart });
-  return {
-    revision: asked.revision,
-    settings: outcome.chart.settings,
-    accounts: [...veiledRecords(recordsOf(outcome.chart), veil)],
-    merged: [...veiledMerged(mergedAccounts(outcome.chart), veil)],
-    splits: [...veiledSplits(splitsOf(outcome.chart), veil)],
-  };
+  if (!outcome.ok) throw new Error(`revision ${revision} cannot be told: ${outcome.refusal.code}`);
+  return outcome.chart;
 };
 
+/** The same as it is seen by the viewer. */
+export const chartAt = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  { clientId, revision }: AskedRevision,
+): Promise<Veiled<RevisionChartAnswer>> =>
+  onSnapshotOf(pool, (on) =>
+    inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      if (revision > head.revision) return problem({ code: 'notFound' });
+      const chart = await chartAsOf(on, head, revision);
+      const answer = {
+        revision,
+        settings: chart.settings,
+        accounts: [...recordsOf(chart)],
+        merged: [...mergedAccounts(chart)],
+        splits: [...splitsOf(chart)],
+      };
+      return veiledChart(answer, veilThen(chart, personal));
+    }),
+  );
+
 /** What is hidden of a chart as it was: what is restricted now was not seen then either. */
-const veilThen = async (
-  on: Reader,
-  head: ChartHead,
-  { viewer, chart }: { readonly viewer: Viewer; readonly chart: Chart },
-): Promise<Veil> => {
-  const now = await veilOf(on, head, viewer);
+const veilThen = (chart: Chart, { veil: now, userId }: PersonalVeil): PersonalVeil => {
   const restricted = <A extends Account>(account: A): A =>
     now.hides(account.id)
       ? { ...account, settings: { ...account.settings, restrictedTo: [NOBODY] } }
@@ -130,27 +132,27 @@ const veilThen = async (
     account: restricted(account),
     into,
   }));
-  return veilFor(viewer.userId, recordsOf(chart).map(restricted), merged);
+  const records = recordsOf(chart).map(restricted);
+  return { veil: veilFor(userId, { records, merged, gone: [] }), userId };
 };
 
 /** No user has this id. */
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** The operations that bring the newest chart back to a revision; those that no longer fit come as conflicts. */
-export const restoreOf = async (
+export const restoreOf = (
   pool: pg.Pool,
   viewer: Viewer,
-  asked: { readonly clientId: string; readonly revision: number },
-): Promise<UndoAnswer> => {
-  const head = (await maybeChart(pool, viewer, asked.clientId)) ?? problem({ code: 'notFound' });
-  if (asked.revision > head.revision) return problem({ code: 'notFound' });
-  const since = await manyLandedSince(pool, head, asked.revision);
-  refuseHidden([{ operations: inverseOf(since) }], await veilOf(pool, head, viewer), viewer);
-  return stepsBack(await loadChart(pool, head), inverseOf(since), {
-    revision: asked.revision,
-    since: [],
-  });
-};
+  { clientId, revision }: AskedRevision,
+): Promise<Veiled<UndoAnswer>> =>
+  onSnapshotOf(pool, (on) =>
+    inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      if (revision > head.revision) return problem({ code: 'notFound' });
+      const since = await manyLandedSince(on, head, revision);
+      const back = stepsBack(await loadChart(on, head), inverseOf(since), { revision, since: [] });
+      return veiledBack(back, personal);
+    }),
+  );
 
 /** Steps need ids of the shape that the contract asks for; these are told apart within one answer. */
 const stepId = (revision: number, index: number): string =>

@@ -56,18 +56,21 @@ export const manyPostingsAt = async (
         SELECT entry_id, line_number FROM entry_line WHERE chart_id = $2 AND account_id = $3
         UNION
         SELECT moved.entry_id, moved.line_number
-        FROM account_split_line AS moved JOIN account_split AS split ON split.id = moved.split_id
+        FROM account_split_line AS moved JOIN account_split AS split
+          ON split.chart_id = moved.chart_id AND split.id = moved.split_id
         WHERE split.chart_id = $2 AND split.into_account_id = $3 AND split.id <> ALL($4::uuid[])
         EXCEPT
         SELECT moved.entry_id, moved.line_number
-        FROM account_split_line AS moved JOIN account_split AS split ON split.id = moved.split_id
+        FROM account_split_line AS moved JOIN account_split AS split
+          ON split.chart_id = moved.chart_id AND split.id = moved.split_id
         WHERE split.chart_id = $2 AND split.from_account_id = $3 AND split.id <> ALL($4::uuid[])
       )
       SELECT line.entry_id, line.line_number, entry.entry_date, entry.source, entry.comment,
              line.amount, line.dimension_values, entry.sequence
       FROM here
-      JOIN entry_line AS line USING (entry_id, line_number)
-      JOIN entry ON entry.id = line.entry_id
+      JOIN entry_line AS line ON line.chart_id = $2
+        AND line.entry_id = here.entry_id AND line.line_number = here.line_number
+      JOIN entry ON entry.chart_id = $2 AND entry.id = line.entry_id
       WHERE entry.practice_id = $1
       ORDER BY entry.entry_date DESC, entry.sequence DESC, line.line_number`,
     values: [head.practiceId, head.id, accountId, without],
@@ -95,7 +98,7 @@ export const newestSequence = async (on: Reader, head: ChartHead): Promise<numbe
   return exactInteger(rows[0]?.sequence ?? '0');
 };
 
-/** Keeps a split with the postings that it moves, and what they come to by month. */
+/** Keeps a split with the postings that it moves; the database counts them by month. */
 export const insertSplit = async (
   on: Transaction,
   head: ChartHead,
@@ -122,18 +125,6 @@ export const insertSplit = async (
       SELECT $1, $2, "entryId", "lineNumber"
       FROM jsonb_to_recordset($3::jsonb) AS moved ("entryId" uuid, "lineNumber" integer)`,
     values: [head.id, split.id, JSON.stringify(lines)],
-  });
-  await change(on, {
-    text: `
-      INSERT INTO account_split_month_total (chart_id, split_id, month, amount)
-      SELECT moved.chart_id, moved.split_id, date_trunc('month', entry.entry_date)::date,
-             sum(line.amount)
-      FROM account_split_line AS moved
-      JOIN entry_line AS line USING (entry_id, line_number)
-      JOIN entry ON entry.id = moved.entry_id
-      WHERE moved.chart_id = $1 AND moved.split_id = $2
-      GROUP BY 1, 2, 3`,
-    values: [head.id, split.id],
   });
 };
 
@@ -164,7 +155,8 @@ export const manySplitAmounts = async (
                FILTER (WHERE totals.month BETWEEN $3 AND $4), 0)::int8 AS change,
              coalesce(sum(totals.amount)
                FILTER (WHERE totals.month BETWEEN $5 AND $4), 0)::int8 AS year_change
-      FROM account_split_month_total AS totals JOIN account_split AS split ON split.id = totals.split_id
+      FROM account_split_month_total AS totals JOIN account_split AS split
+        ON split.chart_id = totals.chart_id AND split.id = totals.split_id
       WHERE split.practice_id = $1 AND split.chart_id = $2
       GROUP BY totals.split_id`,
     values: [
@@ -189,8 +181,8 @@ export const manyWrongSplitTotals = (
         SELECT moved.split_id, date_trunc('month', entry.entry_date)::date AS month,
                sum(line.amount)::int8 AS amount
         FROM account_split_line AS moved
-        JOIN entry_line AS line USING (entry_id, line_number)
-        JOIN entry ON entry.id = moved.entry_id
+        JOIN entry_line AS line USING (chart_id, entry_id, line_number)
+        JOIN entry ON entry.chart_id = moved.chart_id AND entry.id = moved.entry_id
         WHERE entry.practice_id = $1 AND moved.chart_id = $2
         GROUP BY 1, 2
       )

@@ -1,4 +1,5 @@
 import type {
+  ClientAnswer,
   PostingsAnswer,
   PostingsRequest,
   SplitsAnswer,
@@ -10,18 +11,22 @@ import {
   fiscalYearStart,
   monthOf,
   sum,
+  veiledSplits,
   type EntrySource,
   type Month,
   type Posting,
 } from '@iunctus/core';
 import type pg from 'pg';
-import type { Viewer } from '../access/access.service';
-import { maybeChart } from '../charts/charts.queries';
-import { refuseHidden, veilOf } from '../charts/veil';
+import type { Viewer } from '../access/viewer';
+import type { ChartHead } from '../charts/charts.queries';
+import { inChart } from '../charts/in-chart';
+import { madeOfVeiled, refuseHidden } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
+import { onSnapshotOf } from '../database/transaction';
 import { problem } from '../http/problem';
 import { postingsOfSplits } from './split-postings';
-import { manyPostingsAt, newestSequence } from './splits.queries';
+import { manyPostingsAt, manySplits, newestSequence } from './splits.queries';
 
 /** So many postings of a split are shown one by one. */
 const SHOWN = 8;
@@ -36,40 +41,50 @@ const between = (first: Month | null, last: Month) => (posting: Posting) => {
 const comesTo = (postings: readonly Posting[]): number => sum(postings.map(({ amount }) => amount));
 
 /** What splits that are not adopted yet would move, each after the ones before it. Nothing is changed. */
-export const lookAtSplits = async (
+export const lookAtSplits = (
   pool: pg.Pool,
   viewer: Viewer,
   { clientId, request }: { readonly clientId: string; readonly request: SplitsRequest },
-): Promise<SplitsAnswer> => {
-  const client = await clientOf(pool, viewer, clientId);
-  const head = (await maybeChart(pool, viewer, clientId)) ?? problem({ code: 'notFound' });
-  const veil = await veilOf(pool, head, viewer);
-  refuseHidden(
-    [{ operations: request.splits.map((split) => ({ type: 'split', split })) }],
-    veil,
-    viewer,
-  );
-  const { first, last } = request;
-  const yearStart = fiscalYearStart(last, client.fiscalYearStart);
-  const moved = await postingsOfSplits(pool, head, request.splits, request.without);
-  return request.splits.map(({ id }) => {
-    const postings = moved.get(id) ?? [];
-    const [balance, change, year] = [null, first, yearStart].map((from) =>
-      comesTo(postings.filter(between(from, last))),
-    );
-    return {
-      id,
-      amounts: [id, balance ?? 0, change ?? 0, year ?? 0],
-      postings: postings.length,
-      total: comesTo(postings),
-      newest: postings.slice(0, SHOWN).map(({ date, source, comment, amount }) => ({
-        date,
-        source,
-        comment,
-        amount,
-      })),
-    };
+): Promise<Veiled<SplitsAnswer>> =>
+  onSnapshotOf(pool, async (on) => {
+    const client = await clientOf(on, viewer, clientId);
+    return inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      const { first, last, splits } = request;
+      refuseHidden([{ operations: splits.map((split) => ({ type: 'split', split })) }], personal);
+      const seen = veiledSplits(await manySplits(on, head), personal.veil);
+      const without = seen.map(({ id }) => id).filter((id) => request.without.includes(id));
+      const yearStart = fiscalYearStart(last, client.fiscalYearStart);
+      const moved = await postingsOfSplits(on, head, splits, without);
+      return madeOfVeiled(
+        splits.map(({ id }) => comesToOf(id, moved.get(id) ?? [], { first, yearStart, last })),
+      );
+    });
   });
+
+const comesToOf = (
+  id: string,
+  postings: readonly Posting[],
+  {
+    first,
+    yearStart,
+    last,
+  }: { readonly first: Month; readonly yearStart: Month; readonly last: Month },
+): SplitsAnswer[number] => {
+  const [balance, change, year] = [null, first, yearStart].map((from) =>
+    comesTo(postings.filter(between(from, last))),
+  );
+  return {
+    id,
+    amounts: [id, balance ?? 0, change ?? 0, year ?? 0],
+    postings: postings.length,
+    total: comesTo(postings),
+    newest: postings.slice(0, SHOWN).map(({ date, source, comment, amount }) => ({
+      date,
+      source,
+      comment,
+      amount,
+    })),
+  };
 };
 
 const counted = <K>(keys: Iterable<K>): readonly (readonly [K, number])[] => {
@@ -96,21 +111,30 @@ const yearsOf = (postings: readonly Posting[], startsIn: number): PostingsAnswer
 };
 
 /** What the postings of accounts can be chosen by: dates, sources, comments, dimension values. */
-export const postingsOf = async (
+export const postingsOf = (
   pool: pg.Pool,
   viewer: Viewer,
   { clientId, request }: { readonly clientId: string; readonly request: PostingsRequest },
-): Promise<PostingsAnswer> => {
-  const client = await clientOf(pool, viewer, clientId);
-  const head = (await maybeChart(pool, viewer, clientId)) ?? problem({ code: 'notFound' });
-  const veil = await veilOf(pool, head, viewer);
-  if (request.accounts.some(veil.hides)) return problem({ code: 'notFound' });
-  const perAccount: (readonly Posting[])[] = [];
-  for (const id of request.accounts) perAccount.push(await manyPostingsAt(pool, head, id));
-  const postings = perAccount.flat();
+): Promise<Veiled<PostingsAnswer>> =>
+  onSnapshotOf(pool, async (on) => {
+    const client = await clientOf(on, viewer, clientId);
+    return inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      if (request.accounts.some(personal.veil.hides)) return problem({ code: 'notFound' });
+      const perAccount: (readonly Posting[])[] = [];
+      for (const id of new Set(request.accounts))
+        perAccount.push(await manyPostingsAt(on, head, id));
+      const upTo = await newestSequence(on, head);
+      return madeOfVeiled(choicesAmong(perAccount.flat(), { head, client, upTo }));
+    });
+  });
+
+const choicesAmong = (
+  postings: readonly Posting[],
+  about: { readonly head: ChartHead; readonly client: ClientAnswer; readonly upTo: number },
+): PostingsAnswer => {
   const dates = postings.map(({ date }) => date).sort();
   return {
-    upTo: await newestSequence(pool, head),
+    upTo: about.upTo,
     postings: postings.length,
     first: dates[0] ?? null,
     last: dates.at(-1) ?? null,
@@ -118,8 +142,8 @@ export const postingsOf = async (
       source,
       postings: count,
     })),
-    values: head.settings.dimensions.flatMap(({ id }) => valuesOf(postings, id)),
-    years: yearsOf(postings, client.fiscalYearStart),
+    values: about.head.settings.dimensions.flatMap(({ id }) => valuesOf(postings, id)),
+    years: yearsOf(postings, about.client.fiscalYearStart),
     comments: counted(postings.map(({ comment }) => comment))
       .slice(0, COMMENTS)
       .map(([comment, count]) => ({ comment, postings: count })),

@@ -7,22 +7,32 @@ import {
   History,
   ListTree,
   LucideAngularModule,
+  Building2,
   Users,
 } from 'lucide-angular';
 import { filter, map } from 'rxjs';
+import { Rights } from './session/state/rights';
+import { ConnectionNoteComponent } from './shared/components/connection-note.component';
 import { ThemeService } from './shared/theme/theme.service';
 
 /** The frame: the rail of places, and the place that is open. */
 @Component({
   selector: 'iu-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LucideAngularModule, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [
+    ConnectionNoteComponent,
+    LucideAngularModule,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
+  ],
   templateUrl: './app.component.html',
   styleUrl: './app.component.css',
 })
 export class AppComponent {
   private readonly router = inject(Router);
   protected readonly theme = inject(ThemeService);
+  protected readonly rights = inject(Rights);
   private readonly url = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
@@ -30,10 +40,14 @@ export class AppComponent {
     ),
     { initialValue: '' },
   );
-  protected readonly framed = computed(() => /^\/(clients|starting-charts)/.test(this.url()));
+  protected readonly framed = computed(
+    () =>
+      this.rights.may('readAll') && /^\/(clients|starting-charts|people|account)/.test(this.url()),
+  );
   protected readonly clientId = computed(() => /^\/clients\/([^/]+)/.exec(this.url())?.[1] ?? null);
   protected readonly icons = {
-    clients: Users,
+    clients: Building2,
+    people: Users,
     chart: ListTree,
     numbers: Hash,
     exchange: ArrowLeftRight,

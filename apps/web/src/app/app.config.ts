@@ -21,13 +21,14 @@ import { ROUTES } from './app.routes';
 import * as sessionEffects from './session/state/session.effects';
 import { expiredInterceptor } from './session/state/expired.interceptor';
 import { sessionFeature } from './session/state/session.feature';
+import { retryInterceptor } from './shared/api/retry.interceptor';
 import { IUNCTUS_PRESET } from './shared/theme/preset';
 
 export const APP_CONFIG: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
-    provideHttpClient(withFetch(), withInterceptors([expiredInterceptor])),
+    provideHttpClient(withFetch(), withInterceptors([expiredInterceptor, retryInterceptor])),
     provideRouter(
       ROUTES,
       withComponentInputBinding(),

@@ -1,5 +1,5 @@
 import type { Routes } from '@angular/router';
-import { signedInGuard } from './session/state/session.guard';
+import { signedInGuard, workGuard } from './session/state/session.guard';
 
 export const ROUTES: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'clients' },
@@ -9,21 +9,44 @@ export const ROUTES: Routes = [
     loadComponent: () => import('./session/pages/sign-in.page').then((m) => m.SignInPage),
   },
   {
-    path: 'clients',
+    path: 'welcome',
+    title: 'Welcome · Iunctus',
+    loadComponent: () => import('./session/pages/welcome.page').then((m) => m.WelcomePage),
+  },
+  {
+    path: 'account',
     canActivate: [signedInGuard],
+    title: 'Your access · Iunctus',
+    loadComponent: () => import('./session/pages/own-access.page').then((m) => m.OwnAccessPage),
+  },
+  {
+    path: 'people',
+    canActivate: [workGuard],
+    title: 'People · Iunctus',
+    loadComponent: () => import('./people/pages/people.page').then((m) => m.PeoplePage),
+  },
+  {
+    path: 'look/:clientId',
+    canActivate: [signedInGuard],
+    title: 'The business at a glance · Iunctus',
+    loadComponent: () => import('./look/pages/look.page').then((m) => m.LookPage),
+  },
+  {
+    path: 'clients',
+    canActivate: [workGuard],
     title: 'Clients · Iunctus',
     loadComponent: () =>
       import('./clients/pages/clients-frame.page').then((m) => m.ClientsFramePage),
   },
   {
     path: 'starting-charts',
-    canActivate: [signedInGuard],
+    canActivate: [workGuard],
     title: 'Starting charts · Iunctus',
     loadComponent: () => import('./clients/pages/kept-charts.page').then((m) => m.KeptChartsPage),
   },
   {
     path: 'clients/:clientId',
-    canActivate: [signedInGuard],
+    canActivate: [workGuard],
     loadComponent: () => import('./bench/pages/client.page').then((m) => m.ClientPage),
     children: [
       {

@@ -9,7 +9,7 @@ import {
   type Split,
 } from './chart';
 import { nameKey } from '../text/name-key';
-import { countedWith } from './edit';
+import { countedOver } from './edit';
 
 /** A chart without accounts. */
 export const emptyChart = (settings: ChartSettings = USUAL_SETTINGS): Chart => ({
@@ -56,7 +56,8 @@ const countedWithAll = (
     ...entriesOf(standing.merged).flatMap(([id, { into }]) => [id, into]),
     ...entriesOf(standing.splits).flatMap(([, { from, into }]) => [from, into]),
   ]);
-  return (id) => (concerned.has(id) ? countedWith(standing, id) : NOTHING_ELSE);
+  const counted = countedOver(standing);
+  return (id) => (concerned.has(id) ? counted(id) : NOTHING_ELSE);
 };
 
 /** What a chart has besides its accounts. */

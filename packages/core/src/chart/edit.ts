@@ -8,7 +8,7 @@ import {
 import type { Account, AccountId } from './account';
 import type { Chart, ChartNode, Split, SplitShare } from './chart';
 import { nameKey } from '../text/name-key';
-import { accountOf, parentIdOf, pathTo, placeAmong, standsFor } from './queries';
+import { accountOf, nodeOf, parentIdOf, pathTo, placeAmong, standsFor } from './queries';
 
 /** Where an account stands: under `parentId` (`null` for a main account), right after `afterId` (`null` when first). */
 export interface Place {
@@ -22,13 +22,28 @@ const editAlong = (
   siblings: readonly ChartNode[],
   path: readonly AccountId[],
   edit: EditSiblings,
+  depth = 0,
 ): readonly ChartNode[] => {
-  const [head, ...rest] = path;
+  const head = path[depth];
   if (head === undefined) return edit(siblings);
   const at = placeAmong(siblings, head);
   const node = siblings[at];
   if (node === undefined) return siblings;
-  return siblings.with(at, { ...node, children: editAlong(node.children, rest, edit) });
+  return siblings.with(at, {
+    ...node,
+    children: editAlong(node.children, path, edit, depth + 1),
+  });
+};
+
+/** One of several siblings replaced; the same ones when it is not among them. */
+const replaced = (
+  siblings: readonly ChartNode[],
+  id: AccountId,
+  by: (node: ChartNode) => ChartNode,
+): readonly ChartNode[] => {
+  const at = placeAmong(siblings, id);
+  const node = siblings[at];
+  return node === undefined ? siblings : siblings.with(at, by(node));
 };
 
 const editChildren = (chart: Chart, parentId: AccountId | null, edit: EditSiblings): Chart => ({
@@ -79,9 +94,10 @@ export const insertNode = (chart: Chart, node: ChartNode, place: Place): Chart =
 
 /** Takes a node, and with it everything below, out of its siblings; the indices of what is below stay. */
 const detach = (chart: Chart, id: AccountId): Chart =>
-  editChildren(chart, parentIdOf(chart, id), (siblings) =>
-    siblings.filter((node) => node.account.id !== id),
-  );
+  editChildren(chart, parentIdOf(chart, id), (siblings) => {
+    const at = placeAmong(siblings, id);
+    return at < 0 ? siblings : siblings.toSpliced(at, 1);
+  });
 
 /** Removes an account that has no children. */
 export const removeLeaf = (chart: Chart, account: Account): Chart => {
@@ -99,7 +115,7 @@ export const updateAccount = (chart: Chart, id: AccountId, change: Partial<Accou
   if (before === undefined) return chart;
   const after = { ...before, ...change, id };
   const edited = editChildren(chart, parentIdOf(chart, id), (siblings) =>
-    siblings.map((node) => (node.account.id === id ? { ...node, account: after } : node)),
+    replaced(siblings, id, (node) => ({ ...node, account: after })),
   );
   if (before.number === after.number && before.name === after.name) return edited;
   return indexed(unindexed(edited, before), after);
@@ -129,41 +145,62 @@ export const updateAccounts = (
   );
 };
 
-/** The accounts that were merged into one, directly or by way of others, by id. */
-export const absorbedBy = (merged: Chart['merged'], id: AccountId): readonly AccountId[] => {
-  const direct = entriesOf(merged).filter(([, { into }]) => into === id);
-  return direct.flatMap(([one]) => [one, ...absorbedBy(merged, one)]).sort();
-};
-
 /** What decides where postings count. */
 type Standing = Pick<Chart, 'merged' | 'splits'>;
+type Counted = Pick<ChartNode, 'absorbed' | 'splits'>;
 
-/** What counts with an account: what was merged into it, and what splits take from or bring to either. */
-export const countedWith = (
-  { merged, splits }: Standing,
-  id: AccountId,
-): Pick<ChartNode, 'absorbed' | 'splits'> => {
-  const absorbed = absorbedBy(merged, id);
-  const own = new Set([id, ...absorbed]);
-  const shares = entriesOf(splits).flatMap(([splitId, { from, into }]): SplitShare[] => [
-    ...(own.has(from) ? [{ id: splitId, sign: -1 } as const] : []),
-    ...(own.has(into) ? [{ id: splitId, sign: 1 } as const] : []),
-  ]);
-  return { absorbed, splits: shares.sort((a, b) => a.id.localeCompare(b.id) || a.sign - b.sign) };
+const grouped = <T>(pairs: Iterable<readonly [AccountId, T]>): ReadonlyMap<AccountId, T[]> => {
+  const groups = new Map<AccountId, T[]>();
+  for (const [id, one] of pairs) {
+    const group = groups.get(id);
+    if (group === undefined) groups.set(id, [one]);
+    else group.push(one);
+  }
+  return groups;
 };
 
-/** An account without sub-accounts, with what counts with it. */
-export const leaf = (account: Account, standing: Standing): ChartNode => ({
+const inOrder = (shares: readonly SplitShare[]): readonly SplitShare[] =>
+  shares.toSorted((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : a.sign - b.sign));
+
+/**
+ * What counts with each account: what was merged into it, directly or by way of others, and what splits
+ * take from or bring to any of them. Reads merges and splits once, however many accounts are asked about.
+ */
+export const countedOver = ({ merged, splits }: Standing): ((id: AccountId) => Counted) => {
+  const into = grouped(entriesOf(merged).map(([id, one]) => [one.into, id] as const));
+  const shares = grouped(
+    entriesOf(splits).flatMap(([id, split]): (readonly [AccountId, SplitShare])[] => [
+      [split.from, { id, sign: -1 }],
+      [split.into, { id, sign: 1 }],
+    ]),
+  );
+  return (id) => {
+    const own = [id];
+    for (let at = 0; at < own.length; at += 1)
+      for (const one of into.get(own[at] ?? '') ?? []) own.push(one);
+    return {
+      absorbed: own.slice(1).sort(),
+      splits: inOrder(own.flatMap((one) => shares.get(one) ?? [])),
+    };
+  };
+};
+
+const countedWith = (standing: Standing, id: AccountId): Counted =>
+  standing.merged.size === 0 && standing.splits.size === 0
+    ? { absorbed: [], splits: [] }
+    : countedOver(standing)(id);
+
+/** An account without sub-accounts, with which nothing else counts. */
+export const leaf = (account: Account): ChartNode => ({
   account,
   children: [],
-  ...countedWith(standing, account.id),
+  absorbed: [],
+  splits: [],
 });
 
 const recount = (chart: Chart, id: AccountId): Chart =>
   editChildren(chart, parentIdOf(chart, id), (siblings) =>
-    siblings.map((node) =>
-      node.account.id === id ? { ...node, ...countedWith(chart, id) } : node,
-    ),
+    replaced(siblings, id, (node) => ({ ...node, ...countedWith(chart, id) })),
   );
 
 const recountStanding = (chart: Chart, ids: readonly AccountId[]): Chart => {
@@ -182,10 +219,62 @@ export const putSplit = (chart: Chart, split: Split): Chart =>
 export const removeSplit = (chart: Chart, split: Split): Chart =>
   recountStanding({ ...chart, splits: removeIn(chart.splits, split.id) }, [split.from, split.into]);
 
-/** Points an account that left the tree at the one into which it is merged. */
-export const absorbInto = (chart: Chart, account: Account, into: AccountId): Chart =>
-  recount({ ...chart, merged: setIn(chart.merged, account.id, { account, into }) }, into);
+/** Points an account that left the tree, with what counted with it, at the one into which it is merged. */
+export const absorbInto = (chart: Chart, from: ChartNode, into: AccountId): Chart => {
+  const { account } = from;
+  const pointed = { ...chart, merged: setIn(chart.merged, account.id, { account, into }) };
+  return editChildren(pointed, parentIdOf(pointed, into), (siblings) =>
+    replaced(siblings, into, (node) => ({
+      ...node,
+      absorbed: [...node.absorbed, account.id, ...from.absorbed].sort(),
+      splits: inOrder([...node.splits, ...from.splits]),
+    })),
+  );
+};
 
-/** Forgets that an account was merged; `target` is the account in the tree that counts its postings now. */
-export const releaseFrom = (chart: Chart, id: AccountId, target: AccountId): Chart =>
-  recount({ ...chart, merged: removeIn(chart.merged, id) }, target);
+/** Whether what was merged into a chain of others came there by way of `id`; told once for each on the way. */
+const wayBy = (chart: Chart, id: AccountId): ((one: AccountId) => boolean) => {
+  const told = new Map<AccountId, boolean>([[id, true]]);
+  return (one) => {
+    const way: AccountId[] = [];
+    let at: AccountId | undefined = one;
+    for (; at !== undefined && !told.has(at); at = getIn(chart.merged, at)?.into) way.push(at);
+    const found = at !== undefined && told.get(at) === true;
+    for (const passed of way) told.set(passed, found);
+    return found;
+  };
+};
+
+/**
+ * Forgets that an account was merged; `target` is the account in the tree that counts its postings now.
+ * Gives the chart without it and the node as it is to stand, with what counts with it.
+ */
+export const releaseFrom = (
+  chart: Chart,
+  account: Account,
+  target: AccountId,
+): { readonly chart: Chart; readonly node: ChartNode } => {
+  const byWay = wayBy(chart, account.id);
+  const counted = nodeOf(chart, target) ?? leaf(account);
+  const gone = (id: AccountId): boolean => byWay(id);
+  const leaves = ({ id, sign }: SplitShare): boolean => {
+    const split = getIn(chart.splits, id);
+    return split !== undefined && gone(sign === -1 ? split.from : split.into);
+  };
+  const rest = {
+    absorbed: counted.absorbed.filter((id) => !gone(id)),
+    splits: counted.splits.filter((share) => !leaves(share)),
+  };
+  const node = {
+    ...leaf(account),
+    absorbed: counted.absorbed.filter((id) => id !== account.id && gone(id)),
+    splits: counted.splits.filter(leaves),
+  };
+  const released = { ...chart, merged: removeIn(chart.merged, account.id) };
+  return {
+    node,
+    chart: editChildren(released, parentIdOf(chart, target), (siblings) =>
+      replaced(siblings, target, (one) => ({ ...one, ...rest })),
+    ),
+  };
+};

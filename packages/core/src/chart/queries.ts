@@ -86,12 +86,19 @@ export const siblingsOf = (chart: Chart, id: AccountId): readonly ChartNode[] =>
 /** The id of the sibling right before the account; `null` when it is the first. */
 export const previousIdOf = (chart: Chart, id: AccountId): AccountId | null => {
   const siblings = siblingsOf(chart, id);
-  const index = siblings.findIndex((node) => node.account.id === id);
-  return siblings[index - 1]?.account.id ?? null;
+  return siblings[placeAmong(siblings, id) - 1]?.account.id ?? null;
 };
 
 /** How deep the account stands: 1 for a main account. */
 export const levelOf = (chart: Chart, id: AccountId): number => pathTo(chart, id).length;
+
+/** How many levels a node has, itself included. */
+export const heightOf = (node: ChartNode): number => {
+  let height = 0;
+  for (let level: readonly ChartNode[] = [node]; level.length > 0; height += 1)
+    level = level.flatMap(({ children }) => children);
+  return height;
+};
 
 /** Whether `id` is `ancestorId` or stands somewhere below it. */
 export const isWithin = (chart: Chart, id: AccountId, ancestorId: AccountId): boolean =>
@@ -142,3 +149,6 @@ export const recordsOf = (chart: Chart): readonly AccountRecord[] =>
     ...account,
     parentId: parentIdOf(chart, account.id),
   }));
+
+/** What a chart may grow to. More is refused in words, so that nobody waits for what would not end. */
+export const CHART_LIMITS = { accounts: 25_000, depth: 40 } as const;

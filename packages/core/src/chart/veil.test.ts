@@ -1,10 +1,12 @@
 import { apply } from '../operations/apply';
 import type { Operation } from '../operations/operation';
+import { crosswalkTo } from '../numbering/crosswalk';
+import { usualPlan } from '../numbering/plan';
 import { anAccount } from '../testing';
 import { plainAccount, type AccountRecord } from './account';
 import { chartFrom } from './build';
 import type { Split } from './chart';
-import { NO_VEIL, veiledMerged, veiledRecords, veiledSplits, veilFor } from './veil';
+import { NO_VEIL, veiledAmounts, veiledMerged, veiledRecords, veiledSplits, veilFor } from './veil';
 
 const restricted = (record: AccountRecord): AccountRecord => ({
   ...record,
@@ -21,7 +23,8 @@ const RECORDS: readonly AccountRecord[] = [
   anAccount('6031', 'His car', under('6030')),
   restricted(anAccount('6040', 'Severance', { ...under('6000'), kind: 'otherExpense' })),
 ];
-const seen = (userId: string) => veiledRecords(RECORDS, veilFor(userId, RECORDS, []));
+const veilOver = (userId: string) => veilFor(userId, { records: RECORDS, merged: [], gone: [] });
+const seen = (userId: string) => veiledRecords(RECORDS, veilOver(userId));
 
 describe('restricted accounts', () => {
   it('are seen whole by those who may', () => {
@@ -35,13 +38,13 @@ describe('restricted accounts', () => {
       ['1010', 'Bank', 'bank', null],
       ['6000', 'People', 'operatingExpense', null],
       ['6010', 'Wages', 'operatingExpense', '6000'],
-      ['6020', 'Other', 'operatingExpense', '6000'],
-      ['6040', 'Other', 'otherExpense', '6000'],
+      [null, 'Other', 'operatingExpense', '6000'],
+      [null, 'Other', 'otherExpense', '6000'],
     ]);
   });
 
   it('hide what stands below them, and count it with them', () => {
-    const veil = veilFor('tobias', RECORDS, []);
+    const veil = veilOver('tobias');
     expect(['6020', '6030', '6031'].map(veil.as)).toEqual(['6020', '6020', '6020']);
     expect(veil.as('6010')).toBe('6010');
     expect(veil.hides('6031')).toBe(true);
@@ -50,17 +53,52 @@ describe('restricted accounts', () => {
   it('keep their names out of what was merged', () => {
     const gone = plainAccount({ id: 'x', number: '6021', name: 'Bonus', kind: 'operatingExpense' }, { settings: { restrictedTo: ['maren'] } }); // prettier-ignore
     const merged = [{ account: gone, into: '6030' }];
-    const [one] = veiledMerged(merged, veilFor('tobias', RECORDS, merged));
-    expect(one).toMatchObject({ account: { name: 'Other', guidance: '' }, into: '6020' });
+    const veil = veilFor('tobias', { records: RECORDS, merged, gone: [] });
+    expect(veiledMerged(merged, veil)).toEqual([]);
+    expect(veil.as('x')).toBe('6020');
     expect(veiledMerged(merged, NO_VEIL)).toEqual(merged);
   });
 
-  it('take the splits between them along, and those within one “other” account away', () => {
-    const choice = { first: null, last: null, sources: [], words: '', value: null, upTo: 1 };
-    const split = (from: string, into: string): Split => ({ id: from + into, from, into, choice });
-    const veil = veilFor('tobias', RECORDS, []);
-    const shown = veiledSplits([split('6010', '6030'), split('6020', '6030')], veil);
-    expect(shown.map(({ from, into }) => [from, into])).toEqual([['6010', '6020']]);
+  const choice = { first: null, last: null, sources: [], words: '', value: null, upTo: 1 };
+  const split = (from: string, into: string): Split => ({
+    id: `${from}>${into}`,
+    from,
+    into,
+    choice,
+  });
+
+  it('keep the splits that concern them to themselves', () => {
+    const splits = [split('6010', '6030'), split('6020', '6030'), split('6010', '1010')];
+    expect(veiledSplits(splits, veilOver('tobias'))).toEqual([splits[2]]);
+  });
+
+  it('count together with what splits bring them, and no amount is lost or told apart', () => {
+    const splits = [split('6010', '6030'), split('6010', '1010')];
+    const amounts: [string, number][] = [['6010', 100], ['6020', 7], ['6031', 5]]; // prettier-ignore
+    const moved: [string, number][] = [['6010>6030', 30], ['6010>1010', 4]]; // prettier-ignore
+    expect(veiledAmounts({ amounts, splits: moved }, splits, veilOver('tobias'))).toEqual({
+      amounts: [
+        ['6010', 70],
+        ['6020', 42],
+      ],
+      splits: [['6010>1010', 4]],
+    });
+  });
+
+  it('stay hidden when they are gone, from whoever did not see them and all above them', () => {
+    const gone = [{ id: 'x', seenBy: [['maren', 'tobias'], ['maren']] }];
+    const hides = (userId: string) =>
+      veilFor(userId, { records: RECORDS, merged: [], gone }).hides('x');
+    expect([hides('maren'), hides('tobias')]).toEqual([false, true]);
+  });
+
+  it('get no number from somebody who does not see them', () => {
+    const { rows } = crosswalkTo(chartFrom(seen('tobias')), {
+      plan: usualPlan(4),
+      movable: null,
+      keep: false,
+    });
+    expect(rows.map(({ id }) => id)).not.toContain('6020');
   });
 
   describe('for those who may not see them', () => {

@@ -4,18 +4,24 @@
  */
 export type Minor = number;
 
+/** The largest amount that may be entered, either side of zero: sums of many thousands of such stay exact. */
+export const AMOUNT_LIMIT = 10_000_000_000_000;
+
+/** Thrown where amounts come to more than can be counted exactly (2⁵³ minor units, either side of zero). */
+export class AmountError extends RangeError {}
+
 const exact = (value: number): Minor => {
-  if (!Number.isSafeInteger(value)) throw new RangeError(`not an exact amount: ${value}`);
+  if (!Number.isSafeInteger(value)) throw new AmountError(`not an exact amount: ${value}`);
   return value === 0 ? 0 : value;
 };
 
-/** Takes a number as an amount of minor units. Throws `RangeError` when it is no exact integer. */
+/** Takes a number as an amount of minor units. Throws `AmountError` when it is no exact integer. */
 export const minor = (value: number): Minor => exact(value);
 
-/** Sum of two amounts of one currency. Throws `RangeError` outside the exact range. */
+/** Sum of two amounts of one currency. Throws `AmountError` outside the exact range. */
 export const add = (a: Minor, b: Minor): Minor => exact(a + b);
 
-/** First amount less the second. Throws `RangeError` outside the exact range. */
+/** First amount less the second. Throws `AmountError` outside the exact range. */
 export const subtract = (a: Minor, b: Minor): Minor => exact(a - b);
 
 /** The amount with its sign turned; zero stays plain zero. */

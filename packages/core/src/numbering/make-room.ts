@@ -18,7 +18,7 @@ export interface Room {
  */
 export const makeRoom = (chart: Chart, account: Account, place: Place): Room | null => {
   const bare = { ...account, number: null };
-  const grown = insertNode(chart, leaf(bare, chart), place);
+  const grown = insertNode(chart, leaf(bare), place);
   const siblings = childrenOf(grown, place.parentId);
   const near = new Set([...eachNode(siblings)].map((node) => node.account.id));
   for (const movable of place.parentId === null ? [null] : [near, null]) {

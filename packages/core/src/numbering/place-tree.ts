@@ -1,3 +1,4 @@
+import { isVeiled } from '../chart/veil';
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import { isContra } from '../kinds/kinds';
@@ -33,7 +34,7 @@ const contrasLast = (nodes: readonly ChartNode[]): readonly ChartNode[] => [
 
 /** Siblings in the order in which their numbers rise. */
 export const risingOrder = (plan: NumberPlan, nodes: readonly ChartNode[]): readonly ChartNode[] =>
-  plan.contraLast ? contrasLast(nodes) : nodes;
+  (plan.contraLast ? contrasLast(nodes) : nodes).filter(({ account }) => !isVeiled(account));
 
 /** The chart's accounts, each with its number taken apart, in rising order. */
 export const placedRoots = (chart: Chart, plan: NumberPlan): readonly Placed[] => {

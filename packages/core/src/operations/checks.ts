@@ -2,10 +2,13 @@ import type { Account, AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import type { Place } from '../chart/edit';
 import {
+  accountCount,
   accountOf,
+  CHART_LIMITS,
   childrenOf,
   idByClashingName,
   idByNumber,
+  levelOf,
   nodeOf,
   placeAmong,
 } from '../chart/queries';
@@ -126,6 +129,23 @@ export const checkPlace = (
     (place.afterId !== account.id &&
       placeAmong(childrenOf(chart, place.parentId), place.afterId) >= 0);
   return known ? null : { code: 'neighbourMissing', ...about, otherId: place.afterId ?? '' };
+};
+
+/** Refuses one account more than a chart may have. */
+export const checkCount = (chart: Chart, id: AccountId): Refusal | null =>
+  accountCount(chart) < CHART_LIMITS.accounts
+    ? null
+    : { code: 'tooManyAccounts', accountId: id, value: String(CHART_LIMITS.accounts) };
+
+/** Refuses a place at which `levels` levels of accounts would stand deeper than a chart may go. */
+export const checkDepth = (
+  chart: Chart,
+  id: AccountId,
+  { parentId, levels }: { readonly parentId: AccountId | null; readonly levels: number },
+): Refusal | null => {
+  const above = parentId === null ? 0 : levelOf(chart, parentId);
+  if (above + levels <= CHART_LIMITS.depth) return null;
+  return { code: 'tooDeep', accountId: id, field: 'parent', value: String(CHART_LIMITS.depth) };
 };
 
 /** The first of several checks that refuses, or `null`. */

@@ -24,6 +24,7 @@ import {
 } from '../testing/random';
 import { apply, applyAll, invert, inverseOf, rebase } from './apply';
 import type { Operation } from './operation';
+import { indexLanded, nextMet } from './landed-index';
 import type { Landed } from './rules';
 
 const stateOf = (chart: Chart) => ({
@@ -229,6 +230,26 @@ describe('the laws of operations', () => {
         const outcome = apply(newest.chart, current);
         expectWhole(outcome.ok ? outcome.chart : newest.chart);
       }),
+    );
+  });
+
+  it('passes over nothing that landed and that a pending operation meets', () => {
+    fc.assert(
+      fc.property(randomChart(12), draws(10), closeDraw, (start, theirs, mine) => {
+        const landed = runDraws(start, theirs, 'theirs').map(({ operation, before }): Landed => ({
+          operation,
+          inverse: invert(operation, before),
+        }));
+        const [own] = runDraws(start, [mine], 'mine');
+        if (own === undefined) return;
+        const index = indexLanded(landed);
+        for (let from = 0; from <= landed.length; from += 1) {
+          const met = nextMet(index, own.operation, from);
+          const passed = landed.slice(from, met).map((item) => rebase(own.operation, item));
+          expect(passed).toEqual(passed.map(() => ({ type: 'keep', operation: own.operation })));
+        }
+      }),
+      { numRuns: 1000 },
     );
   });
 

@@ -1,5 +1,5 @@
 import type { Account } from '../chart/account';
-import { absorbInto, leaf, insertNode, releaseFrom, removeLeaf } from '../chart/edit';
+import { absorbInto, insertNode, releaseFrom, removeLeaf } from '../chart/edit';
 import type { Chart, ChartNode } from '../chart/chart';
 import {
   hasPostings,
@@ -10,7 +10,7 @@ import {
   standsFor,
 } from '../chart/queries';
 import { elementOf } from '../kinds/kinds';
-import { addAccount } from './add-account';
+import { checkAdded } from './add-account';
 import type { Merge, Unmerge } from './operation';
 import { keep, reanchored, removes } from './rebase-rules';
 import type { Refusal } from './refusal';
@@ -57,7 +57,7 @@ export const merge: Rules<Merge> = {
     if (from === undefined) return refused({ code: 'accountMissing', accountId: operation.id });
     const refusal = checkMerge(chart, from, operation);
     if (refusal !== null) return refused(refusal);
-    return accepted(absorbInto(removeLeaf(chart, from.account), from.account, operation.into));
+    return accepted(absorbInto(removeLeaf(chart, from.account), from, operation.into));
   },
   invert({ id, into }, before) {
     const node = nodeOf(before, id);
@@ -88,11 +88,12 @@ export const unmerge: Rules<Unmerge> = {
     if (mergedInto(chart, account.id) !== into)
       return refused({ code: 'notMerged', accountId: account.id, otherId: into });
     const target = standsFor(chart, into);
-    const released = target === null ? chart : releaseFrom(chart, account.id, target);
-    const fits = addAccount.apply(released, { type: 'addAccount', account, parentId, afterId });
-    if (!fits.ok) return fits;
-    const node = leaf(account, released);
-    return accepted(insertNode(released, node, { parentId, afterId }));
+    if (target === null) return refused({ code: 'accountMissing', accountId: into });
+    const released = releaseFrom(chart, account, target);
+    const place = { parentId, afterId };
+    const refusal = checkAdded(released.chart, { type: 'addAccount', account, ...place });
+    if (refusal !== null) return refused(refusal);
+    return accepted(insertNode(released.chart, released.node, place));
   },
   invert({ account, into }, before) {
     const kind = nodeOf(before, into)?.account.kind;

@@ -1,7 +1,14 @@
-import { idByClashingName, isWithin, nodeOf, parentIdOf, previousIdOf } from '../chart/queries';
+import {
+  heightOf,
+  idByClashingName,
+  isWithin,
+  nodeOf,
+  parentIdOf,
+  previousIdOf,
+} from '../chart/queries';
 import type { Chart, ChartNode } from '../chart/chart';
 import { relocate } from '../chart/edit';
-import { checkKindUnder, checkPlace, firstRefusal } from './checks';
+import { checkDepth, checkKindUnder, checkPlace, firstRefusal } from './checks';
 import type { MoveNode } from './operation';
 import { reanchored, rebaseEdit } from './rebase-rules';
 import type { Refusal } from './refusal';
@@ -15,6 +22,9 @@ const checkMove = (chart: Chart, node: ChartNode, operation: MoveNode): Refusal 
   return firstRefusal(
     checkPlace(chart, node.account, { parentId, afterId }),
     checkKindUnder(chart, node.account, parentId),
+    parentId === parentIdOf(chart, id)
+      ? null
+      : checkDepth(chart, id, { parentId, levels: heightOf(node) }),
     clash === undefined
       ? null
       : {
@@ -29,7 +39,7 @@ const checkMove = (chart: Chart, node: ChartNode, operation: MoveNode): Refusal 
 
 /** Moves a node, and all below it, under another parent, right after `afterId` (first when null).
  *  Refuses: accountMissing, moveIntoOwnSubtree, parentMissing, parentRetired, neighbourMissing,
- *  elementDiffers, nameTaken. */
+ *  elementDiffers, nameTaken, tooDeep. */
 export const moveNode: Rules<MoveNode> = {
   apply(chart, operation) {
     const node = nodeOf(chart, operation.id);

@@ -3,6 +3,7 @@ import type { Chart } from '../chart/chart';
 import { knownAccount } from '../chart/queries';
 import { withoutBalances, type OpeningBalances } from '../ledger/opening-balances';
 import { apply, applyAll, rebase } from './apply';
+import { indexLanded, nextMet, type LandedIndex } from './landed-index';
 import type { Operation } from './operation';
 import type { Refusal } from './refusal';
 import type { Landed } from './rules';
@@ -37,21 +38,19 @@ type StepAfter =
   | { readonly type: 'keep'; readonly step: ProposalStep }
   | { readonly type: 'conflict'; readonly landed: Operation };
 
-const rebaseOperation = (
-  operation: Operation,
-  landed: readonly Landed[],
-): Operation | null | Landed => {
+const rebaseOperation = (operation: Operation, index: LandedIndex): Operation | null | Landed => {
   let current = operation;
-  for (const item of landed) {
+  for (let at = nextMet(index, current, 0); ; at = nextMet(index, current, at + 1)) {
+    const item = index.landed[at];
+    if (item === undefined) return current;
     const rebased = rebase(current, item);
     if (rebased.type === 'done') return null;
     if (rebased.type === 'conflict') return item;
     current = rebased.operation;
   }
-  return current;
 };
 
-const rebaseStep = (step: ProposalStep, landed: readonly Landed[]): StepAfter => {
+const rebaseStep = (step: ProposalStep, landed: LandedIndex): StepAfter => {
   const operations: Operation[] = [];
   for (const operation of step.operations) {
     const rebased = rebaseOperation(operation, landed);
@@ -74,9 +73,10 @@ export const replay = (
 ): Replayed => {
   const kept: ProposalStep[] = [];
   const conflicts: Conflict[] = [];
+  const index = indexLanded(landed);
   let chart = newest;
   for (const step of steps) {
-    const after = rebaseStep(step, landed);
+    const after = rebaseStep(step, index);
     if (after.type === 'conflict') {
       conflicts.push({ step, landed: after.landed, refusal: null });
       continue;

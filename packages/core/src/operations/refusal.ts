@@ -16,6 +16,8 @@ export type RefusalCode =
   | 'nameEmpty'
   | 'nameTaken'
   | 'textTooLong'
+  | 'tooManyAccounts'
+  | 'tooDeep'
   | 'hasPostings'
   | 'hasChildren'
   | 'hasOpenChildren'

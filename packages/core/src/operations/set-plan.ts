@@ -1,12 +1,13 @@
 import type { Chart } from '../chart/chart';
 import { recordsOf } from '../chart/queries';
+import { isVeiled } from '../chart/veil';
 import { planProblems } from '../numbering/plan';
 import type { SetPlan } from './operation';
 import { keep } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';
 
 const unnumberedAccount = (chart: Chart): string | undefined =>
-  recordsOf(chart).find(({ number }) => number === null)?.id;
+  recordsOf(chart).find((account) => account.number === null && !isVeiled(account))?.id;
 
 /** Gives the chart another number plan, and says whether accounts must bear a number at all.
  *  Numbers stay as they are. Refuses: planWrong, numberMissing. */

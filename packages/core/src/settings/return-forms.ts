@@ -12,8 +12,7 @@ import { SA800 } from './forms/sa800';
 import { SCHEDULE_C } from './forms/schedule-c';
 import { T2125 } from './forms/t2125';
 
-/** Every return that is known, by its code. */
-export const RETURN_FORMS: Readonly<Record<string, ReturnForm>> = {
+const KNOWN = {
   scheduleC: SCHEDULE_C,
   form1065: FORM_1065,
   form1120: FORM_1120,
@@ -25,6 +24,12 @@ export const RETURN_FORMS: Readonly<Record<string, ReturnForm>> = {
   t2125: T2125,
   gifi: GIFI,
 };
+
+/** Every return that is known, by its code; whatever else is asked for is not there. */
+export const RETURN_FORMS: Readonly<Partial<Record<string, ReturnForm>>> = Object.assign(
+  Object.create(null) as object,
+  KNOWN,
+);
 
 const FORMS_OF: Readonly<Record<string, Partial<Readonly<Record<LegalForm, string>>>>> = {
   US: {

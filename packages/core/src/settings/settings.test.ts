@@ -321,11 +321,14 @@ describe('return lines', () => {
   });
 
   it('stand once on their form, and name the print they are from', () => {
-    for (const { lines, source, year } of Object.values(RETURN_FORMS)) {
+    const forms = Object.values(RETURN_FORMS).filter((form) => form !== undefined);
+    expect(forms).toHaveLength(10);
+    for (const { lines, source, year } of forms) {
       expect(new Set(lines.map(({ line }) => line)).size).toBe(lines.length);
       expect(source).toContain(String(year));
     }
     expect(hasReturnLine({ form: 'scheduleC', line: '8' })).toBe(true);
     expect(hasReturnLine({ form: 'schedule', line: '8' })).toBe(false);
+    expect(hasReturnLine({ form: 'constructor', line: 'name' })).toBe(false);
   });
 });

@@ -55,8 +55,17 @@ const inUse = (records: readonly AccountRecord[]): readonly AccountRecord[] => {
   return records.filter(({ id }) => !retired.has(id));
 }; // prettier-ignore
 
+/** Accounts without those that only some may see, and all that stands below them. */
+export const withoutRestricted = (records: readonly AccountRecord[]): readonly AccountRecord[] => {
+  const gone = new Set<string>();
+  for (const { id, parentId, settings } of records)
+    if (settings.restrictedTo !== undefined || (parentId !== null && gone.has(parentId)))
+      gone.add(id);
+  return records.filter(({ id }) => !gone.has(id));
+};
+
 /**
- * Keeps a client's chart: what is in use, nothing of the books. Where the client began from the chart that
+ * Keeps a client's chart: what is in use, nothing of the books, and nothing that only some may see. Where the client began from the chart that
  * gets a new version, accounts are known again by `origin`; others get fresh ids. Gives the origin that
  * the client has from now on.
  */
@@ -72,7 +81,7 @@ export const keepChart = (
     known[id] = own;
     return id;
   };
-  const accounts = inUse(recordsOf(chart));
+  const accounts = withoutRestricted(inUse(recordsOf(chart)));
   return { kept: renamed({ settings: chart.settings, accounts }, as), origin: known };
 };
 

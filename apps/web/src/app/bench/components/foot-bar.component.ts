@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { Store } from '@ngrx/store';
 import { formatAmount, subtract, type Minor } from '@iunctus/core';
 import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
+import { Rights } from '../../session/state/rights';
 import { BenchModel } from '../model/bench-model';
 import { benchFeature } from '../state/bench.feature';
 
@@ -21,6 +22,11 @@ interface Mover {
         <span class="muted"
           ><kbd>Space</kbd> changes them together, <kbd>M</kbd> moves, <kbd>G</kbd> merges,
           <kbd>Delete</kbd> removes, <kbd>Esc</kbd> lets go</span
+        >
+      } @else if (!mayChange) {
+        <span class="muted"
+          >You read and review here. <kbd>?</kbd> shows all keys, <kbd>Ctrl K</kbd> finds
+          anything.</span
         >
       } @else if (changes() === 0 && conflicts() === 0) {
         <span class="muted"
@@ -56,22 +62,24 @@ interface Mover {
       </span>
     </div>
     <span class="saving muted" role="status">{{ savingWords() }}</span>
-    <button
-      class="button"
-      type="button"
-      [disabled]="changes() === 0 && conflicts() === 0"
-      (click)="review.emit()"
-    >
-      Review
-    </button>
-    <button
-      class="button primary"
-      type="button"
-      [disabled]="changes() === 0 || adopting()"
-      (click)="adopt.emit()"
-    >
-      Adopt <kbd>Ctrl ↵</kbd>
-    </button>
+    @if (mayChange) {
+      <button
+        class="button"
+        type="button"
+        [disabled]="changes() === 0 && conflicts() === 0"
+        (click)="review.emit()"
+      >
+        Review
+      </button>
+      <button
+        class="button primary"
+        type="button"
+        [disabled]="changes() === 0 || adopting()"
+        (click)="adopt.emit()"
+      >
+        Adopt <kbd>Ctrl ↵</kbd>
+      </button>
+    }
   `,
   styles: `
     :host {
@@ -108,6 +116,7 @@ interface Mover {
 })
 export class FootBarComponent {
   protected readonly model = inject(BenchModel);
+  protected readonly mayChange = inject(Rights).may('change');
   private readonly store = inject(Store);
   private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
   private readonly saving = this.store.selectSignal(benchFeature.selectSaving);

@@ -123,9 +123,8 @@ export class ReviewSheetComponent {
     this.store.dispatch(BenchPageActions.proposalDiscarded());
   }
 
-  /** The note of a revision is what its proposal was called. */
   protected adopt(): void {
-    this.store.dispatch(BenchPageActions.adoptRequested({ note: this.proposal().name }));
+    this.store.dispatch(BenchPageActions.adoptRequested());
   }
 
   protected conflictWords({ step }: Conflict): string {

@@ -42,6 +42,7 @@ import {
   type View,
   ledgerOf,
 } from '@iunctus/core';
+import { Rights } from '../../session/state/rights';
 import { BenchPageActions } from '../state/bench.actions';
 import { benchFeature } from '../state/bench.feature';
 import { BenchEngine } from './bench-engine';
@@ -78,6 +79,7 @@ const FIRST_DEPTH = 3;
 @Injectable()
 export class BenchModel {
   private readonly store = inject(Store);
+  private readonly rights = inject(Rights);
   readonly engine = inject(BenchEngine);
   private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
   readonly steps = this.store.selectSignal(benchFeature.selectSteps);
@@ -242,6 +244,10 @@ export class BenchModel {
   /** Proposes operations as one step. Gives the refusal, and changes nothing, when a rule says no. */
   propose(operations: readonly Operation[], more: StepMore = {}): Refusal | null {
     if (operations.length === 0 && (more.opening ?? null) === null) return null;
+    if (!this.rights.may('change')) {
+      this.store.dispatch(BenchPageActions.changeRefused());
+      return null;
+    }
     const outcome = applyAll(this.chart(), operations);
     if (!outcome.ok) return outcome.refusal;
     this.store.dispatch(BenchPageActions.stepProposed({ step: stepOf(operations, more) }));

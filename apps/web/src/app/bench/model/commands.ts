@@ -118,8 +118,7 @@ export class Commands {
         await this.toPlace('chart');
         return this.sheets.show('review');
       case 'adopt':
-        if (this.model.steps().length > 0)
-          this.store.dispatch(BenchPageActions.adoptRequested({ note: '' }));
+        if (this.model.steps().length > 0) this.store.dispatch(BenchPageActions.adoptRequested());
         return;
       case 'undo':
         return this.store.dispatch(BenchPageActions.undoRequested());

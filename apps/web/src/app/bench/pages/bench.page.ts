@@ -217,7 +217,7 @@ export class BenchPage {
   }
 
   protected adopt(): void {
-    this.store.dispatch(BenchPageActions.adoptRequested({ note: '' }));
+    this.store.dispatch(BenchPageActions.adoptRequested());
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -89,24 +89,25 @@ const noticeWords = (notice: Notice): string => {
       return broughtWords(notice);
     case 'merged':
       return 'This proposal was changed in another window; both are now together here.';
+    case 'readOnly':
+      return 'You read, remark and approve here. A bookkeeper of the practice changes the chart.';
     case 'problem':
       return problemWords(notice.problem);
   }
 };
 
-const adoptedWords = ({
-  revision,
-  posted,
-  revised,
-}: Extract<Notice, { type: 'adopted' }>): string => {
+const adoptedWords = ({ revision, posted }: Extract<Notice, { type: 'adopted' }>): string => {
   // Accounts that were posted to stay, whatever is taken back.
   const back = posted === 0 ? ' It can be taken back under History.' : '';
-  const chart = revised ? [`Adopted as revision ${revision}.${back}`] : [];
+  const chart = revision === null ? [] : [`Adopted as revision ${revision}.${back}`];
   const books =
     posted === 0
       ? []
       : [`${posted} ${posted === 1 ? 'account has its' : 'accounts have their'} balance now.`];
-  return [...chart, ...books].join(' ') || 'The books had these balances already.';
+  return (
+    [...chart, ...books].join(' ') ||
+    'Nothing was left to adopt: the chart and the books are so already.'
+  );
 };
 
 const broughtWords = ({ name, version, left }: Extract<Notice, { type: 'brought' }>): string => {

@@ -19,11 +19,12 @@ export const BenchPageActions = createActionGroup({
     'Hand Over Requested': props<{ reviewerId: string }>(),
     'Withdrawal Requested': emptyProps(),
     'Period Chosen': props<{ period: Period }>(),
-    'Adopt Requested': props<{ note: string }>(),
+    'Adopt Requested': emptyProps(),
     'Take Back Requested': props<{ revision: number }>(),
     'Restore Requested': props<{ revision: number }>(),
     'Version Brought': props<{ name: string; version: number; left: number }>(),
     'Notice Read': emptyProps(),
+    'Change Refused': emptyProps(),
   },
 });
 
@@ -43,7 +44,7 @@ export const BenchApiActions = createActionGroup({
     'Proposal Save Failed': props<{ problem: ApiProblem }>(),
     'Proposal Overtaken': props<{ client: ClientAnswer; chart: BenchChart }>(),
     'Review Request Failed': props<{ problem: ApiProblem }>(),
-    Adopted: props<{ revision: number; posted: number }>(),
+    Adopted: props<{ revision: number | null; posted: number }>(),
     'Adopt Failed': props<{ problem: ApiProblem }>(),
     'Take Back Prepared': props<{
       revision: number;

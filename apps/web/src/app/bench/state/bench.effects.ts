@@ -12,6 +12,7 @@ import {
   of,
   switchMap,
   withLatestFrom,
+  take,
 } from 'rxjs';
 import type { BenchAnswer } from '@iunctus/contract';
 import { ApiService } from '../../shared/api/api.service';
@@ -161,28 +162,47 @@ export const saveProposal$ = createEffect(
   { functional: true },
 );
 
-/** Adopts the proposal and opens the new revision. What no longer fits comes back as conflicts. */
+/** The proposal once all of it is kept, or as it is where keeping it failed. */
+const whenKept = (store: Store): Observable<BenchState> =>
+  store.select(benchFeature.selectBenchState).pipe(
+    filter(
+      ({ proposal }) => proposal.edits === proposal.savedEdits || proposal.saveProblem !== null,
+    ),
+    take(1),
+  );
+
+/** What follows when adopting did not succeed: the newest state, where the server's is another. */
+const adoptFailures = (error: unknown, clientId: string) => {
+  const problem = problemOf(error);
+  const failure = BenchApiActions.adoptFailed({ problem });
+  const elsewhere = problem.code === 'staleRevision' || problem.code === 'staleProposal';
+  return elsewhere ? of(failure, BenchPageActions.clientOpened({ clientId })) : of(failure);
+};
+
+/**
+ * Adopts the proposal as the server keeps it, once it keeps all of it, and opens the new revision. What no longer
+ * fits comes back as conflicts.
+ */
 export const adopt$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
       ofType(BenchPageActions.adoptRequested),
-      withLatestFrom(store.select(benchFeature.selectBenchState)),
-      exhaustMap(([{ note }, { clientId, adopted, proposal }]) => {
-        if (clientId === null || adopted === null) return EMPTY;
-        const request = { baseRevision: adopted.revision, steps: [...proposal.steps], note };
-        return api.adopt(clientId, request).pipe(
-          switchMap((answer) => [
-            BenchApiActions.adopted(answer),
-            BenchPageActions.clientOpened({ clientId }),
-          ]),
-          catchError((error: unknown) => {
-            const problem = problemOf(error);
-            const failure = BenchApiActions.adoptFailed({ problem });
-            if (problem.code !== 'staleRevision') return of(failure);
-            return of(failure, BenchPageActions.clientOpened({ clientId }));
+      exhaustMap(() =>
+        whenKept(store).pipe(
+          switchMap(({ clientId, proposal }) => {
+            if (clientId === null) return EMPTY;
+            if (proposal.saveProblem !== null)
+              return of(BenchApiActions.adoptFailed({ problem: proposal.saveProblem }));
+            return api.adopt(clientId, { version: proposal.version }).pipe(
+              switchMap((answer) => [
+                BenchApiActions.adopted(answer),
+                BenchPageActions.clientOpened({ clientId }),
+              ]),
+              catchError((error: unknown) => adoptFailures(error, clientId)),
+            );
           }),
-        );
-      }),
+        ),
+      ),
     ),
   { functional: true },
 );

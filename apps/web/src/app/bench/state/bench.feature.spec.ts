@@ -107,10 +107,10 @@ describe('the bench’s state', () => {
   });
 
   it('says what was adopted: the revision, and how many accounts have their listed balance', () => {
-    const adopted = (revision: number, posted: number) =>
+    const adopted = (revision: number | null, posted: number) =>
       after(loaded, BenchApiActions.adopted({ revision, posted })).notice;
-    expect(adopted(4, 0)).toEqual({ type: 'adopted', revision: 4, posted: 0, revised: true });
-    expect(adopted(3, 7)).toEqual({ type: 'adopted', revision: 3, posted: 7, revised: false });
+    expect(adopted(4, 0)).toEqual({ type: 'adopted', revision: 4, posted: 0 });
+    expect(adopted(null, 7)).toEqual({ type: 'adopted', revision: null, posted: 7 });
   });
 
   it('keeps the balances of a step through undo and redo', () => {

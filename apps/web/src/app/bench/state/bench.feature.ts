@@ -275,7 +275,6 @@ export const benchFeature = createFeature({
         type: 'adopted',
         revision,
         posted,
-        revised: revision !== state.adopted?.revision,
       } as const,
     })),
     on(BenchApiActions.adoptFailed, (state, { problem }) => ({
@@ -296,6 +295,10 @@ export const benchFeature = createFeature({
       notice: { type: 'brought', name, version, left } as const,
     })),
     on(BenchPageActions.noticeRead, (state) => ({ ...state, notice: null })),
+    on(BenchPageActions.changeRefused, (state) => ({
+      ...state,
+      notice: { type: 'readOnly' } as const,
+    })),
   ),
   extraSelectors: ({ selectProposal, selectAdopted, selectBalances, selectSplitAmounts }) => ({
     /** The amounts of accounts and of splits, adopted and pending, as one ledger. */

@@ -2,12 +2,11 @@ import type { ApiProblem } from '../../shared/api/problem';
 
 /** Something that happened and that the user should be told once. */
 export type Notice =
-  /** `posted`: how many accounts got their listed balance; `revised`: whether the chart changed. */
+  /** `revision`: none where the chart stayed as it was; `posted`: how many accounts got their listed balance. */
   | {
       readonly type: 'adopted';
-      readonly revision: number;
+      readonly revision: number | null;
       readonly posted: number;
-      readonly revised: boolean;
     }
   | {
       readonly type: 'takenBack';
@@ -23,4 +22,6 @@ export type Notice =
       readonly left: number;
     }
   | { readonly type: 'merged' }
+  /** Somebody who may only read and review wanted to change something. */
+  | { readonly type: 'readOnly' }
   | { readonly type: 'problem'; readonly problem: ApiProblem };

@@ -5,6 +5,7 @@ import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { industryWords, LEGAL_FORM_WORDS } from '../../shared/words/client-words';
 import { momentWords, MONTH_NAMES } from '../../shared/words/period-words';
+import { Rights } from '../../session/state/rights';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
@@ -20,6 +21,7 @@ import { NewClientFormComponent } from './new-client-form.component';
 })
 export class ClientsPage {
   private readonly store = inject(Store);
+  protected readonly rights = inject(Rights);
   protected readonly clients = this.store.selectSignal(clientsFeature.selectClients);
   protected readonly load = this.store.selectSignal(clientsFeature.selectLoad);
   protected readonly adding = this.store.selectSignal(clientsFeature.selectAdding);

@@ -48,36 +48,7 @@ import { sessionFeature } from '../state/session.feature';
       </section>
     </main>
   `,
-  styles: `
-    main {
-      display: grid;
-      place-items: center;
-      min-height: 100vh;
-      padding: 20px;
-    }
-    section {
-      width: 340px;
-      padding: 30px 32px 34px;
-      border: 1px solid var(--rule);
-      border-radius: 3px;
-      background: var(--sheet);
-      box-shadow: var(--lift);
-    }
-    h1 {
-      margin-top: 12px;
-      font-size: 28px;
-      line-height: 1.1;
-    }
-    form {
-      display: grid;
-      gap: 14px;
-      margin-top: 22px;
-    }
-    .button {
-      justify-content: center;
-      padding: 8px;
-    }
-  `,
+  styleUrl: './entrance.css',
 })
 export class SignInPage {
   private readonly store = inject(Store);

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { RouterLink } from '@angular/router';
 import { Popover } from 'primeng/popover';
 import { ThemeService } from '../../shared/theme/theme.service';
 import { SessionPageActions } from '../state/session.actions';
@@ -9,7 +10,7 @@ import { sessionFeature } from '../state/session.feature';
 @Component({
   selector: 'iu-user-menu',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Popover],
+  imports: [Popover, RouterLink],
   template: `
     @if (session(); as found) {
       <button
@@ -28,6 +29,7 @@ import { sessionFeature } from '../state/session.feature';
               found.practice.name
             }}</span>
           </p>
+          <a class="button quiet" routerLink="/account">Password and sign-ins</a>
           <button class="button quiet" type="button" (click)="theme.toggle()">
             {{ theme.dark() ? 'Light paper' : 'Dark paper' }}
           </button>

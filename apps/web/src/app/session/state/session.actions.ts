@@ -1,5 +1,5 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { SessionAnswer, SignInRequest } from '@iunctus/contract';
+import type { SessionAnswer, SignInRequest, WelcomeRequest } from '@iunctus/contract';
 import type { ApiProblem } from '../../shared/api/problem';
 
 export const SessionPageActions = createActionGroup({
@@ -7,6 +7,7 @@ export const SessionPageActions = createActionGroup({
   events: {
     'Sign In Submitted': props<{ request: SignInRequest }>(),
     'Sign Out Requested': emptyProps(),
+    'Invitation Taken Up': props<{ request: WelcomeRequest }>(),
   },
 });
 

@@ -23,6 +23,23 @@ export const signIn$ = createEffect(
   { functional: true },
 );
 
+/** Sets a password by an invitation, which signs in. */
+export const takeUpInvitation$ = createEffect(
+  (actions$ = inject(Actions), api = inject(ApiService)) =>
+    actions$.pipe(
+      ofType(SessionPageActions.invitationTakenUp),
+      exhaustMap(({ request }) =>
+        api.takeUpInvitation(request).pipe(
+          map((session) => SessionApiActions.signedIn({ session })),
+          catchError((error: unknown) =>
+            of(SessionApiActions.signInFailed({ problem: problemOf(error) })),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** Ends the session; whatever the server says, this browser is signed out. */
 export const signOut$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService)) =>

@@ -14,7 +14,10 @@ export const sessionFeature = createFeature({
   name: 'session',
   reducer: createReducer(
     initial,
-    on(SessionPageActions.signInSubmitted, (state) => ({ ...state, signIn: LOADING })),
+    on(SessionPageActions.signInSubmitted, SessionPageActions.invitationTakenUp, (state) => ({
+      ...state,
+      signIn: LOADING,
+    })),
     on(SessionApiActions.sessionFound, SessionApiActions.signedIn, (state, { session }) => ({
       ...state,
       session,

@@ -37,6 +37,15 @@ import {
   UndoAnswer,
   type VerdictRequest,
   WhoAnswer,
+  InvitationAnswer,
+  InvitedAnswer,
+  type NewPersonRequest,
+  OverviewAnswer,
+  type PasswordRequest,
+  SessionsAnswer,
+  StaffAnswer,
+  type StandingRequest,
+  type WelcomeRequest,
 } from '@iunctus/contract';
 import type { KeptChart, Period } from '@iunctus/core';
 import { map, switchMap, type Observable } from 'rxjs';
@@ -67,12 +76,62 @@ export class ApiService {
     return this.http.post('/api/sign-out', {});
   }
 
+  /** Whom an invitation is for. */
+  invitation(token: string): Observable<InvitationAnswer> {
+    return this.http.post('/api/welcome/look', { token }).pipe(read(InvitationAnswer));
+  }
+
+  takeUpInvitation(request: WelcomeRequest): Observable<SessionAnswer> {
+    return this.http.post('/api/welcome', request).pipe(read(SessionAnswer));
+  }
+
+  sessions(): Observable<SessionsAnswer> {
+    return this.http.get('/api/sessions').pipe(read(SessionsAnswer));
+  }
+
+  endSession(id: string): Observable<unknown> {
+    return this.http.delete(`/api/sessions/${id}`);
+  }
+
+  changePassword(request: PasswordRequest): Observable<unknown> {
+    return this.http.put('/api/password', request);
+  }
+
+  staff(): Observable<StaffAnswer> {
+    return this.http.get('/api/staff').pipe(read(StaffAnswer));
+  }
+
+  invite(request: NewPersonRequest): Observable<InvitedAnswer> {
+    return this.http.post('/api/staff', request).pipe(read(InvitedAnswer));
+  }
+
+  changeStanding(id: string, request: StandingRequest): Observable<unknown> {
+    return this.http.put(`/api/staff/${id}`, request);
+  }
+
+  resetPassword(id: string): Observable<InvitedAnswer> {
+    return this.http.post(`/api/staff/${id}/reset`, {}).pipe(read(InvitedAnswer));
+  }
+
+  endSessions(id: string): Observable<unknown> {
+    return this.http.post(`/api/staff/${id}/end-sessions`, {});
+  }
+
+  removePerson(id: string): Observable<unknown> {
+    return this.http.delete(`/api/staff/${id}`);
+  }
+
   clients(): Observable<ClientsAnswer> {
     return this.http.get('/api/clients').pipe(read(ClientsAnswer));
   }
 
   client(clientId: string): Observable<ClientAnswer> {
     return this.http.get(ofClient(clientId)).pipe(read(ClientAnswer));
+  }
+
+  /** A client's chart for somebody who looks on. */
+  overview(clientId: string): Observable<OverviewAnswer> {
+    return this.http.get(ofClient(clientId, '/overview')).pipe(read(OverviewAnswer));
   }
 
   changeNature(clientId: string, nature: ClientNature): Observable<ClientAnswer> {

@@ -1,5 +1,8 @@
 import type { ApiProblem } from '../api/problem';
 
+const waitWords = (seconds: number): string =>
+  seconds < 90 ? `in ${seconds} seconds` : `in ${Math.ceil(seconds / 60)} minutes`;
+
 /** What a failed request says to the user, and what can be done. */
 export const problemWords = (problem: ApiProblem): string => {
   switch (problem.code) {
@@ -11,10 +14,26 @@ export const problemWords = (problem: ApiProblem): string => {
       return 'E-mail address and password do not fit together. Check both and try again.';
     case 'notSignedIn':
       return 'You are no longer signed in. Sign in again; your proposal is kept.';
+    case 'notAllowed':
+      return 'That is not yours to do in this practice. Ask an administrator.';
+    case 'foreignOrigin':
+      return 'The request did not come from a page of this application. Open it by its own address.';
+    case 'emailTaken':
+      return 'Somebody has this e-mail address already. Use another one.';
+    case 'lastAdministrator':
+      return 'Somebody must keep the practice. Make another person administrator first.';
+    case 'tooManyTries':
+      return `Too many tries. The next one is looked at ${waitWords(problem.seconds)}.`;
+    case 'unavailable':
+      return 'The server cannot reach its database at the moment. Try again in a few seconds.';
+    case 'busy':
+      return 'The server is busy with others. Try again in a few seconds.';
+    case 'tookTooLong':
+      return 'That took longer than the server lets anything take. Nothing was changed. Do it in smaller parts.';
     case 'notFound':
       return 'There is nothing here, or it is not your practice’s.';
     case 'nameTaken':
-      return 'Another client bears this name. Add a place or a year to tell them apart.';
+      return 'This name is taken. Add a place or a year to tell them apart.';
     case 'tooLarge':
       return 'That is more than the server takes at once.';
     case 'staleProposal':

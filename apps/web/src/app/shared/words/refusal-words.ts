@@ -1,5 +1,6 @@
 import {
   accountOf,
+  CHART_LIMITS,
   CHOICE_WORDS_LIMIT,
   DIMENSION_NAME_LIMIT,
   DIMENSION_VALUES_LIMIT,
@@ -92,6 +93,10 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
       return `The name “${refusal.value}” is borne by ${other}. Add a word that tells them apart.`;
     case 'textTooLong':
       return `The text has ${refusal.value} characters; ${limitWords(refusal)} are allowed. Shorten it.`;
+    case 'tooManyAccounts':
+      return `A chart has at most ${CHART_LIMITS.accounts.toLocaleString('en')} accounts. Use dimensions for what is told apart so often.`;
+    case 'tooDeep':
+      return `Accounts stand at most ${CHART_LIMITS.depth} levels deep. Put ${own} under one further up.`;
     case 'hasPostings':
       return `${own} has postings and cannot be deleted. Retire it: no new postings, and its history stays.`;
     case 'hasChildren':

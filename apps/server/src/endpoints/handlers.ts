@@ -1,0 +1,136 @@
+import type { EndpointName } from '@iunctus/contract';
+import type { Viewer } from '../access/viewer';
+import { balancesOf } from '../balances/balances.service';
+import { addClient, changeNature, clientOf, listClients } from '../clients/clients.service';
+import { overviewOf } from '../clients/overview.service';
+import { EXPORT_FORMATS, exportChart } from '../exports/exports.service';
+import { idIn, numberIn } from '../http/handle';
+import { problem } from '../http/problem';
+import { findIndustries } from '../industries/industries.service';
+import {
+  keepChartOf,
+  keptVersion,
+  listKeptCharts,
+  originOf,
+  removeKeptChart,
+  renameKeptChart,
+  setOrigin,
+} from '../kept-charts/kept-charts.service';
+import { keepKnownList, knownLists } from '../known-lists/known-lists.service';
+import {
+  changeStanding,
+  endSessions,
+  invite,
+  letGo,
+  resetPassword,
+  staffOf,
+} from '../people/people.service';
+import { beginChart, benchOf, saveProposal } from '../proposals/proposals.service';
+import {
+  handOverTo,
+  judgeProposal,
+  people,
+  remarkOn,
+  reviewOf,
+  takeBackFromReview,
+} from '../reviews/reviews.service';
+import { adopt } from '../revisions/adopt';
+import { chartAt, listRevisions, restoreOf, undoOf } from '../revisions/revisions.service';
+import { receiveReturn } from '../simulated/tax-software';
+import { lookAtSplits, postingsOf } from '../splits/splits.service';
+import type { Handlers } from './call';
+
+interface Asked {
+  readonly viewer: Viewer;
+  readonly params: Readonly<Record<string, string | undefined>>;
+}
+
+const clientIn = ({ params }: Asked): string => idIn(params, 'clientId');
+const personIn = ({ params }: Asked): string => idIn(params, 'personId');
+const keptIn = ({ params }: Asked): string => idIn(params, 'keptChartId');
+const revisionIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  revision: numberIn(asked.params, 'number'),
+});
+const reviewIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  authorId: idIn(asked.params, 'authorId'),
+});
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+/** How each endpoint is answered: a line each, from what is asked to the service that knows. */
+export const HANDLERS: Handlers = {
+  staff: ({ pool }, { viewer }) => staffOf(pool, viewer),
+  invite: ({ pool }, { viewer, body }) => invite(pool, viewer, body),
+  changeStanding: ({ pool }, call) =>
+    changeStanding(pool, call.viewer, { personId: personIn(call), request: call.body }),
+  resetPassword: ({ pool }, call) => resetPassword(pool, call.viewer, personIn(call)),
+  endSessions: ({ pool }, call) => endSessions(pool, call.viewer, personIn(call)),
+  removePerson: ({ pool }, call) => letGo(pool, call.viewer, personIn(call)),
+  people: ({ pool }, { viewer }) => people(pool, viewer),
+
+  clients: ({ pool }, { viewer }) => listClients(pool, viewer),
+  addClient: ({ pool }, { viewer, body }) => addClient(pool, viewer, body),
+  client: ({ pool }, call) => clientOf(pool, call.viewer, clientIn(call)),
+  overview: ({ pool }, call) => overviewOf(pool, call.viewer, clientIn(call)),
+  changeNature: ({ pool }, call) =>
+    changeNature(pool, call.viewer, { clientId: clientIn(call), nature: call.body }),
+
+  beginChart: ({ pool }, call) => beginChart(pool, call.viewer, clientIn(call)),
+  bench: ({ pool }, call) => benchOf(pool, call.viewer, clientIn(call)),
+  balances: ({ pool }, call) =>
+    balancesOf(pool, call.viewer, { clientId: clientIn(call), ...call.query }),
+  postings: ({ pool }, call) =>
+    postingsOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  splits: ({ pool }, call) =>
+    lookAtSplits(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  saveProposal: ({ pool }, call) =>
+    saveProposal(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+
+  handOver: ({ pool }, call) =>
+    handOverTo(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  takeBack: ({ pool }, call) => takeBackFromReview(pool, call.viewer, clientIn(call)),
+  review: ({ pool }, call) => reviewOf(pool, call.viewer, reviewIn(call)),
+  remark: ({ pool }, call) =>
+    remarkOn(pool, call.viewer, { ...reviewIn(call), request: call.body }),
+  judge: ({ pool }, call) =>
+    judgeProposal(pool, call.viewer, { ...reviewIn(call), request: call.body }),
+
+  revisions: ({ pool }, call) => listRevisions(pool, call.viewer, clientIn(call)),
+  adopt: ({ pool }, call) =>
+    adopt(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  undo: ({ pool }, call) => undoOf(pool, call.viewer, revisionIn(call)),
+  revisionChart: ({ pool }, call) => chartAt(pool, call.viewer, revisionIn(call)),
+  restore: ({ pool }, call) => restoreOf(pool, call.viewer, revisionIn(call)),
+
+  exportChart: ({ pool }, call) =>
+    exportChart(pool, call.viewer, {
+      clientId: clientIn(call),
+      format: EXPORT_FORMATS.find((one) => one === call.params['format']) ?? problem({ code: 'notFound' }),
+      query: call.query,
+      today: today(),
+    }), // prettier-ignore
+  industries: (_tools, { query }) => Promise.resolve(findIndustries(query.words)),
+  knownLists: ({ pool }, { viewer }) => knownLists(pool, viewer),
+  keepKnownList: ({ pool }, { viewer, body }) => keepKnownList(pool, viewer, body),
+
+  keptCharts: ({ pool }, { viewer }) => listKeptCharts(pool, viewer),
+  keptVersion: ({ pool }, call) =>
+    keptVersion(pool, call.viewer, {
+      keptChartId: keptIn(call),
+      version: numberIn(call.params, 'number'),
+    }),
+  renameKeptChart: ({ pool }, call) =>
+    renameKeptChart(pool, call.viewer, { keptChartId: keptIn(call), request: call.body }),
+  removeKeptChart: ({ pool }, call) => removeKeptChart(pool, call.viewer, keptIn(call)),
+  keepChart: ({ pool }, call) =>
+    keepChartOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  origin: ({ pool }, call) => originOf(pool, call.viewer, clientIn(call)),
+  setOrigin: ({ pool }, call) =>
+    setOrigin(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+
+  sendReturn: (_tools, { body }) => Promise.resolve(receiveReturn(body)),
+};
+
+/** Whether an endpoint is answered by work on the database alone. */
+export const isWork = (name: EndpointName): name is keyof Handlers => Object.hasOwn(HANDLERS, name);

@@ -1,0 +1,112 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { formatAmount, namedPeriod, type Period, type PeriodName } from '@iunctus/core';
+import type { BalancesAnswer, OverviewAnswer } from '@iunctus/contract';
+import { UserMenuComponent } from '../../session/pages/user-menu.component';
+import { Rights } from '../../session/state/rights';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { PLAIN_STATEMENT_WORDS } from '../../shared/words/look-words';
+import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
+import { PlainStatementComponent } from '../components/plain-statement.component';
+import { lookedAt, plainAccounts, plainStatement } from '../model/plain-statements';
+
+const PERIODS: readonly { readonly name: PeriodName; readonly words: string }[] = [
+  { name: 'yearToDate', words: 'This business year so far' },
+  { name: 'month', words: 'The latest month' },
+  { name: 'twelveMonths', words: 'The last twelve months' },
+  { name: 'lastYear', words: 'The business year before' },
+];
+
+/** One client for somebody who looks on: what came in and went out, what there is and what is owed, and what belongs where. */
+@Component({
+  selector: 'iu-look-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PlainStatementComponent, ProblemNoteComponent, RouterLink, UserMenuComponent],
+  templateUrl: './look.page.html',
+  styleUrl: './look.page.css',
+})
+export class LookPage {
+  private readonly api = inject(ApiService);
+  protected readonly rights = inject(Rights);
+  readonly clientId = input.required<string>();
+  protected readonly periods = PERIODS;
+  protected readonly named = signal<PeriodName>('yearToDate');
+  protected readonly overview = signal<OverviewAnswer | null>(null);
+  private readonly balances = signal<BalancesAnswer | null>(null);
+  protected readonly problem = signal<ApiProblem | null>(null);
+  protected readonly statementWords = PLAIN_STATEMENT_WORDS;
+
+  protected readonly period = computed<Period | null>(() => {
+    const client = this.overview()?.client;
+    if (client?.latestMonth === undefined || client.latestMonth === null) return null;
+    return namedPeriod(this.named(), client.latestMonth, client.fiscalYearStart);
+  });
+  private readonly looked = computed(() => {
+    const [overview, balances] = [this.overview(), this.balances()];
+    return overview === null || balances === null ? null : lookedAt(overview, balances);
+  });
+  protected readonly cameIn = computed(() => {
+    const looked = this.looked();
+    return looked === null ? [] : plainStatement(looked, 'profitAndLoss');
+  });
+  protected readonly owned = computed(() => {
+    const looked = this.looked();
+    return looked === null ? [] : plainStatement(looked, 'balanceSheet');
+  });
+  protected readonly accounts = computed(() => {
+    const looked = this.looked();
+    return looked === null ? [] : plainAccounts(looked);
+  });
+  protected readonly periodWords = computed(() => {
+    const period = this.period();
+    return period === null ? '' : longPeriod(period);
+  });
+  protected readonly endWords = computed(() => {
+    const period = this.period();
+    return period === null ? '' : `On ${endOfPeriod(period)}`;
+  });
+
+  constructor() {
+    effect(() => {
+      this.api.overview(this.clientId()).subscribe({
+        next: (overview) => this.overview.set(overview),
+        error: (error: unknown) => this.problem.set(problemOf(error)),
+      });
+    });
+    effect((onCleanup) => {
+      const [period, overview] = [this.period(), this.overview()];
+      if (period === null || overview?.chart === null) return;
+      // What was asked for before is not waited for any more.
+      const asked = this.api.balances(this.clientId(), period).subscribe({
+        next: (balances) => this.balances.set(balances),
+        error: (error: unknown) => this.problem.set(problemOf(error)),
+      });
+      onCleanup(() => asked.unsubscribe());
+    });
+  }
+
+  protected choose(name: string): void {
+    const period = PERIODS.find((one) => one.name === name);
+    if (period !== undefined) this.named.set(period.name);
+  }
+
+  protected amount(amount: number): string {
+    return amount === 0
+      ? '–'
+      : formatAmount(amount, { currency: this.overview()?.client.currency ?? 'USD' });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}

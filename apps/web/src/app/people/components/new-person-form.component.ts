@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import type { ClientsAnswer, NewPersonRequest } from '@iunctus/contract';
+import type { PersonRole } from '@iunctus/core';
+import { InputText } from 'primeng/inputtext';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { ROLE_CHOICES } from '../../shared/words/people-words';
+
+/** Who is to come into the practice, and as what. */
+@Component({
+  selector: 'iu-new-person-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FocusFirstDirective, InputText, ReactiveFormsModule],
+  template: `
+    <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
+      <h2>Invite somebody</h2>
+      <div class="grid">
+        <label class="field">
+          <span>Name</span>
+          <input pInputText formControlName="name" maxlength="80" autocomplete="off" iuFocusFirst />
+        </label>
+        <label class="field">
+          <span>E-mail address, with which they sign in</span>
+          <input
+            pInputText
+            type="email"
+            formControlName="email"
+            maxlength="200"
+            autocomplete="off"
+          />
+        </label>
+        <label class="field">
+          <span>May do</span>
+          <select class="text" formControlName="role">
+            @for (choice of choices; track choice.role) {
+              <option [value]="choice.role">{{ choice.words }}</option>
+            }
+          </select>
+        </label>
+        @if (form.controls.role.value === 'onlooker') {
+          <label class="field">
+            <span>The one client that they see</span>
+            <select class="text" formControlName="clientId">
+              <option value="">Which client …</option>
+              @for (client of clients(); track client.id) {
+                <option [value]="client.id">{{ client.name }}</option>
+              }
+            </select>
+          </label>
+        }
+      </div>
+      @if (wrong(); as words) {
+        <p class="wrong" role="alert">{{ words }}</p>
+      }
+      <div class="row">
+        <button class="button primary">Invite</button>
+        <button class="button" type="button" (click)="closed.emit()">Not now</button>
+        <span class="muted">You get a link to hand to them; no mail is sent from here.</span>
+      </div>
+    </form>
+  `,
+  styles: `
+    form {
+      margin-bottom: 18px;
+      padding: 18px 20px;
+      border: 1px solid var(--rule);
+      background: var(--sheet);
+      box-shadow: var(--lift);
+    }
+    h2 {
+      margin-bottom: 12px;
+      font-size: 18px;
+    }
+    .grid {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 12px 18px;
+    }
+    .row {
+      display: flex;
+      align-items: center;
+      gap: 10px;
+      margin-top: 14px;
+    }
+    .wrong {
+      margin-top: 10px;
+      color: var(--bad);
+      font-weight: 600;
+    }
+  `,
+})
+export class NewPersonFormComponent {
+  readonly clients = input.required<ClientsAnswer>();
+  readonly added = output<NewPersonRequest>();
+  readonly closed = output();
+  protected readonly choices = ROLE_CHOICES;
+  protected readonly wrong = signal('');
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: Validators.required }),
+    email: new FormControl('', {
+      nonNullable: true,
+      validators: [Validators.required, Validators.email],
+    }),
+    role: new FormControl<PersonRole>('bookkeeper', { nonNullable: true }),
+    clientId: new FormControl('', { nonNullable: true }),
+  });
+
+  private wrongWords(): string {
+    const { name, email, role, clientId } = this.form.controls;
+    if (name.value.trim() === '') return 'Type the name of the person.';
+    if (email.invalid) return 'Type an e-mail address, such as name@practice.example.';
+    return role.value === 'onlooker' && clientId.value === ''
+      ? 'Choose the client that they see.'
+      : '';
+  }
+
+  protected submit(): void {
+    this.wrong.set(this.wrongWords());
+    if (this.wrong() !== '') return;
+    const { name, email, role, clientId } = this.form.getRawValue();
+    this.added.emit({ name, email, role, clientId: role === 'onlooker' ? clientId : null });
+  }
+}

@@ -1,0 +1,20 @@
+import { ROLES, type PersonRole } from '@iunctus/core';
+
+export const ROLE_WORDS: Readonly<Record<PersonRole, string>> = {
+  administrator: 'Administrator',
+  bookkeeper: 'Bookkeeper',
+  reviewer: 'Reviewer',
+  onlooker: 'Onlooker',
+};
+
+/** What somebody of a role does here, in a sentence. */
+export const ROLE_SENTENCES: Readonly<Record<PersonRole, string>> = {
+  administrator: 'does everything, keeps the people and the backups',
+  bookkeeper: 'adds clients, changes charts and adopts',
+  reviewer: 'reads every client, remarks on proposals and approves them',
+  onlooker: 'sees one client, in plain words',
+};
+
+/** The roles as they are chosen from. */
+export const ROLE_CHOICES: readonly { readonly role: PersonRole; readonly words: string }[] =
+  ROLES.map((role) => ({ role, words: `${ROLE_WORDS[role]}: ${ROLE_SENTENCES[role]}` }));

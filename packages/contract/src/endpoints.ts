@@ -1,0 +1,96 @@
+import type { Permission } from '@iunctus/core';
+import type * as v from 'valibot';
+import * as access from './access';
+import * as bench from './bench';
+import * as client from './client';
+import { ExportQuery } from './exports';
+import { IndustriesAnswer, IndustriesQuery } from './industry';
+import * as kept from './kept-chart';
+import { KnownList, KnownListsAnswer } from './known-list';
+import * as review from './review';
+import { ReturnFileRequest, TaxSoftwareAnswer } from './tax-software';
+
+/** One thing that can be asked of the server. */
+export interface Endpoint {
+  readonly method: 'get' | 'post' | 'put' | 'delete';
+  /** Below `/api`; `:name` stands for a part that varies. */
+  readonly path: string;
+  readonly summary: string;
+  /** What one must be allowed to, or that nobody need be signed in. */
+  readonly may: Permission | 'anybody';
+  readonly query?: v.GenericSchema;
+  readonly request?: v.GenericSchema;
+  /** Most bytes that a request may have; a small one where nothing is said. */
+  readonly most?: number;
+  /** What is answered; `file` for something to keep, nothing where only that it was done. */
+  readonly answer?: v.GenericSchema | 'file';
+}
+
+const KB = 1024;
+const MB = 1024 * KB;
+
+/** Most bytes of a request that says nothing else. */
+export const USUAL_MOST = 64 * KB;
+
+const CLIENT = '/clients/:clientId';
+const KEPT = '/kept-charts/:keptChartId';
+const STAFF = '/staff/:personId';
+const REVISION = `${CLIENT}/revisions/:number`;
+const REVIEW = `${CLIENT}/reviews/:authorId`;
+
+/** Everything that can be asked of the server: the one table from which routes, limits, rights and OpenAPI come. */
+export const ENDPOINTS = {
+  signIn: { method: 'post', path: '/sign-in', summary: 'Sign in', may: 'anybody', request: access.SignInRequest, most: 2 * KB, answer: access.SessionAnswer },
+  signOut: { method: 'post', path: '/sign-out', summary: 'Sign out', may: 'anybody', most: KB },
+  session: { method: 'get', path: '/session', summary: 'Who is signed in', may: 'anybody', answer: access.WhoAnswer },
+  lookAtInvitation: { method: 'post', path: '/welcome/look', summary: 'Whom an invitation is for', may: 'anybody', request: access.InvitationRequest, most: KB, answer: access.InvitationAnswer },
+  takeUpInvitation: { method: 'post', path: '/welcome', summary: 'Set a password by an invitation, and sign in', may: 'anybody', request: access.WelcomeRequest, most: 2 * KB, answer: access.SessionAnswer },
+  openApi: { method: 'get', path: '/openapi.json', summary: 'This description', may: 'keepOwnAccess' },
+  sessions: { method: 'get', path: '/sessions', summary: 'One’s own sign-ins that last', may: 'keepOwnAccess', answer: access.SessionsAnswer },
+  endSession: { method: 'delete', path: '/sessions/:sessionId', summary: 'End one of them', may: 'keepOwnAccess' },
+  changePassword: { method: 'put', path: '/password', summary: 'Set another password; other sessions end', may: 'keepOwnAccess', request: access.PasswordRequest, most: 2 * KB },
+  staff: { method: 'get', path: '/staff', summary: 'Everybody, with what they may', may: 'keepPeople', answer: access.StaffAnswer },
+  invite: { method: 'post', path: '/staff', summary: 'Invite somebody', may: 'keepPeople', request: access.NewPersonRequest, answer: access.InvitedAnswer },
+  changeStanding: { method: 'put', path: STAFF, summary: 'Say anew what somebody may', may: 'keepPeople', request: access.StandingRequest },
+  resetPassword: { method: 'post', path: `${STAFF}/reset`, summary: 'Let somebody set a password anew; their sessions end', may: 'keepPeople', answer: access.InvitedAnswer },
+  endSessions: { method: 'post', path: `${STAFF}/end-sessions`, summary: 'End somebody’s sessions', may: 'keepPeople' },
+  removePerson: { method: 'delete', path: STAFF, summary: 'Remove somebody; what they did stays', may: 'keepPeople' },
+  people: { method: 'get', path: '/people', summary: 'Everybody of the practice', may: 'readAll', answer: review.PeopleAnswer },
+  clients: { method: 'get', path: '/clients', summary: 'The clients that are open to one', may: 'lookOn', answer: client.ClientsAnswer },
+  addClient: { method: 'post', path: '/clients', summary: 'Add a client', may: 'keepClients', request: client.NewClientRequest, answer: client.ClientAnswer },
+  client: { method: 'get', path: CLIENT, summary: 'One client', may: 'lookOn', answer: client.ClientAnswer },
+  overview: { method: 'get', path: `${CLIENT}/overview`, summary: 'The chart as adopted, for somebody who looks on', may: 'lookOn', answer: bench.OverviewAnswer },
+  changeNature: { method: 'put', path: `${CLIENT}/nature`, summary: 'Say anew what a client is: legal form, trade, country', may: 'keepClients', request: client.ClientNature, answer: client.ClientAnswer },
+  beginChart: { method: 'post', path: `${CLIENT}/chart`, summary: 'Begin an empty chart', may: 'change' },
+  bench: { method: 'get', path: `${CLIENT}/bench`, summary: 'Chart and proposal', may: 'readAll', answer: bench.BenchAnswer },
+  balances: { method: 'get', path: `${CLIENT}/balances`, summary: 'Amounts by account', may: 'lookOn', query: bench.BalancesQuery, answer: bench.BalancesAnswer },
+  postings: { method: 'post', path: `${CLIENT}/postings`, summary: 'What the postings of accounts can be chosen by', may: 'readAll', request: bench.PostingsRequest, answer: bench.PostingsAnswer },
+  splits: { method: 'post', path: `${CLIENT}/splits`, summary: 'What splits would move', may: 'readAll', request: bench.SplitsRequest, most: MB, answer: bench.SplitsAnswer },
+  saveProposal: { method: 'put', path: `${CLIENT}/proposal`, summary: 'Keep the proposal', may: 'change', request: bench.SaveProposalRequest, most: 24 * MB, answer: bench.SaveProposalAnswer },
+  handOver: { method: 'post', path: `${CLIENT}/proposal/hand-over`, summary: 'Hand the proposal to a colleague', may: 'change', request: review.HandOverRequest },
+  takeBack: { method: 'post', path: `${CLIENT}/proposal/take-back`, summary: 'Take the proposal back from a colleague', may: 'change' },
+  review: { method: 'get', path: REVIEW, summary: 'A colleague’s proposal', may: 'readAll', answer: bench.ReviewAnswer },
+  remark: { method: 'post', path: `${REVIEW}/remarks`, summary: 'Remark on an operation', may: 'review', request: review.RemarkRequest, answer: review.Remark },
+  judge: { method: 'post', path: `${REVIEW}/verdict`, summary: 'Approve a proposal or send it back', may: 'review', request: review.VerdictRequest },
+  revisions: { method: 'get', path: `${CLIENT}/revisions`, summary: 'All revisions', may: 'readAll', answer: bench.RevisionsAnswer },
+  adopt: { method: 'post', path: `${CLIENT}/revisions`, summary: 'Adopt the proposal', may: 'change', request: bench.AdoptRequest, answer: bench.AdoptAnswer },
+  undo: { method: 'get', path: `${REVISION}/undo`, summary: 'What takes a revision back', may: 'readAll', answer: bench.UndoAnswer },
+  revisionChart: { method: 'get', path: `${REVISION}/chart`, summary: 'The chart as it was', may: 'readAll', answer: bench.RevisionChartAnswer },
+  restore: { method: 'get', path: `${REVISION}/restore`, summary: 'What brings the chart back to a revision', may: 'readAll', answer: bench.UndoAnswer },
+  exportChart: { method: 'get', path: `${CLIENT}/exports/:format`, summary: 'The chart as a file: csv, xlsx, json, pdf, audit-file, audit-accounts, audit-balances, return or return-file', may: 'readAll', query: ExportQuery, answer: 'file' },
+  industries: { method: 'get', path: '/industries', summary: 'Industries by plain words or NAICS code', may: 'readAll', query: IndustriesQuery, answer: IndustriesAnswer },
+  knownLists: { method: 'get', path: '/known-lists', summary: 'What columns and types of lists from elsewhere mean', may: 'change', answer: KnownListsAnswer },
+  keepKnownList: { method: 'put', path: '/known-lists', summary: 'Keep what a list’s columns and types mean', may: 'change', request: KnownList, most: 512 * KB },
+  keptCharts: { method: 'get', path: '/kept-charts', summary: 'The practice’s own starting charts', may: 'readAll', answer: kept.KeptChartsAnswer },
+  keptVersion: { method: 'get', path: `${KEPT}/versions/:number`, summary: 'One version of one of them', may: 'readAll', answer: kept.KeptChartSchema },
+  renameKeptChart: { method: 'put', path: KEPT, summary: 'Give one of them another name', may: 'keepCharts', request: kept.RenameKeptChartRequest },
+  removeKeptChart: { method: 'delete', path: KEPT, summary: 'Remove one of them; clients keep their charts', may: 'keepCharts' },
+  keepChart: { method: 'post', path: `${CLIENT}/kept-chart`, summary: 'Keep the chart as one of the practice’s own', may: 'keepCharts', request: kept.KeepChartRequest, answer: kept.KeepChartAnswer },
+  origin: { method: 'get', path: `${CLIENT}/origin`, summary: 'From which of them the client began', may: 'readAll', answer: kept.OriginAnswer },
+  setOrigin: { method: 'put', path: `${CLIENT}/origin`, summary: 'Note from which of them the client began', may: 'change', request: kept.OriginRequest, most: 6 * MB },
+  backUpPractice: { method: 'get', path: '/backup', summary: 'Everything of the practice in one file', may: 'backUp', query: access.BackupQuery, answer: 'file' },
+  backUpClient: { method: 'get', path: `${CLIENT}/backup`, summary: 'Everything of one client in one file', may: 'backUp', answer: 'file' },
+  sendReturn: { method: 'post', path: '/simulated/tax-software', summary: 'The simulated tax software takes a return', may: 'readAll', request: ReturnFileRequest, most: 2 * MB, answer: TaxSoftwareAnswer },
+} as const satisfies Readonly<Record<string, Endpoint>>; // prettier-ignore
+
+export type EndpointName = keyof typeof ENDPOINTS;
