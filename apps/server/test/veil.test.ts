@@ -1,0 +1,234 @@
+import { randomUUID } from 'node:crypto';
+import { ENDPOINTS, type Endpoint, type EndpointName, type Person } from '@iunctus/contract';
+import type { Account, Operation, Split } from '@iunctus/core';
+import { unzipSync } from 'fflate';
+import { EXPORT_FORMATS } from '../src/exports/exports.service';
+import { postEntries } from '../src/entries/entries.queries';
+import { maybeChart } from '../src/charts/charts.queries';
+import { inTransactionOn } from '../src/database/transaction';
+import {
+  adoptAs,
+  aStep,
+  benchChart,
+  clientNamed,
+  idOf,
+  keepProposal,
+  MAREN,
+  rename,
+  serveDemo,
+  somebodyIn,
+  type Caller,
+  type Running,
+} from './harness';
+
+/** What only Maren may see: names and texts, numbers, and amounts in minor units as they are and as they are written. */
+const MARKS = [/zebra/i, /\b77[67]\d\b/, /8675309|86[,.]?753\.09/, /4242171|42[,.]?421\.71/];
+const PERIOD = 'first=2026-07&last=2026-10';
+
+/** Walks every endpoint as a colleague, in every state in which restricted accounts may be, and looks for their marks. */
+describe('restricted accounts, looked for by a colleague', () => {
+  let server: Running;
+  let maren: Caller;
+  let clientId: string;
+  let people: Person[];
+  let hidden: { readonly a: string; readonly b: string };
+  let seen: { readonly bank: string; readonly fuel: string };
+  const colleagues = new Map<string, Caller>();
+
+  const adopt = async (...operations: Operation[]): Promise<void> => {
+    const { status, body } = await adoptAs(maren, clientId, ...operations);
+    expect([status, body.refusal]).toEqual([200, undefined]);
+  };
+  const marked = (number: string, name: string, more: Partial<Account> = {}): Account => ({
+    id: randomUUID(), number, name: `Zebra ${name}`, shortLabel: 'Zebra', guidance: 'Zebra', notes: 'Zebra',
+    role: 'posting', kind: 'operatingExpense', retiredOn: null, systemUse: null,
+    settings: { restrictedTo: [own()] }, ...more,
+  }); // prettier-ignore
+  const own = (): string => people.find(({ name }) => name === 'Maren Oake')?.id ?? '';
+  const add = (account: Account): Operation => ({ type: 'addAccount', account, parentId: null, afterId: null }); // prettier-ignore
+  const post = async (debit: string, credit: string, amount: number): Promise<void> => {
+    const viewer = { practiceId: '5f0c9a52-6b1e-4f7a-9d5c-3f0a8b1c2d01', userId: '', role: 'administrator', clientId: null } as const; // prettier-ignore
+    const head = await maybeChart(server.pool, viewer, clientId);
+    if (head === undefined) throw new Error('no chart');
+    const lines = [{ accountId: debit, amount }, { accountId: credit, amount: -amount }]; // prettier-ignore
+    const entry = { id: randomUUID(), date: '2026-09-14', source: 'journal', comment: '', lines } as const; // prettier-ignore
+    await inTransactionOn(server.pool, (on) => postEntries(on, head, [entry]));
+  };
+
+  beforeAll(async () => {
+    server = await serveDemo();
+    maren = await server.signedIn(MAREN);
+    clientId = (await clientNamed(maren, 'Kestrel Lane Cider Works')).id;
+    for (const role of ['administrator', 'bookkeeper', 'reviewer'] as const)
+      colleagues.set(role, await somebodyIn(server, role));
+    colleagues.set('onlooker', await somebodyIn(server, 'onlooker', clientId));
+    people = (await maren.ask<Person[]>('GET', '/people')).body;
+    const chart = await benchChart(maren, clientId);
+    seen = { bank: idOf(chart, '1010'), fuel: idOf(chart, '6210') };
+    const [a, b] = [marked('7771', 'pay'), marked('7772', 'bonus')];
+    hidden = { a: a.id, b: b.id };
+    await adopt(add(a), add(b));
+    // Two of one kind: what stands for them shows their sum, and neither amount.
+    await post(a.id, seen.bank, 8_675_309);
+    await post(b.id, seen.bank, 4_242_171);
+  });
+  afterAll(() => server.stop());
+
+  const textsIn = (bytes: Buffer): string => {
+    if (bytes.subarray(0, 2).toString() !== 'PK') return bytes.toString();
+    return Object.values(unzipSync(bytes))
+      .map((part) => Buffer.from(part).toString())
+      .join('\n');
+  };
+
+  const asked = async (who: Caller, method: string, path: string, body?: unknown): Promise<string> => {
+    const response = await fetch(`${server.base}/api${path}`, {
+      method,
+      headers: { cookie: who.cookie, 'content-type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const text = textsIn(Buffer.from(await response.arrayBuffer()));
+    expect(response.status).toBeLessThan(500);
+    return text;
+  }; // prettier-ignore
+
+  const queryOf = (name: EndpointName): string =>
+    ['balances', 'exportChart'].includes(name) ? `?${PERIOD}` : '';
+
+  /** Every way in which a reading endpoint can be asked here. */
+  const pathsOf = async (name: EndpointName, { path }: Endpoint): Promise<string[]> => {
+    const { revision } = await benchChart(maren, clientId);
+    const kept = (await maren.ask<{ id: string; versions: { number: number }[] }[]>('GET', '/kept-charts')).body; // prettier-ignore
+    const parts: Readonly<Record<string, readonly string[]>> = {
+      clientId: [clientId],
+      number: name === 'keptVersion' ? kept.flatMap(({ versions }) => versions.map(({ number }) => String(number))) : Array.from({ length: revision + 1 }, (_, at) => String(at)),
+      authorId: people.map(({ id }) => id),
+      format: [...EXPORT_FORMATS],
+      keptChartId: kept.map(({ id }) => id),
+    }; // prettier-ignore
+    const names = [...path.matchAll(/:(\w+)/g)].map(([, found = '']) => found);
+    const all = names.reduce<string[]>(
+      (so, part) => so.flatMap((one) => (parts[part] ?? [randomUUID()]).map((value) => one.replace(`:${part}`, value))),
+      [path],
+    ); // prettier-ignore
+    return all.map((one) => `${one}${queryOf(name)}`);
+  };
+
+  /** Questions that name hidden accounts outright. */
+  const forged = (): (readonly [string, string, unknown])[] => {
+    const split = (from: string, into: string): Split => ({ id: randomUUID(), from, into, choice: { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 } }); // prettier-ignore
+    const [first, last] = ['2026-07', '2026-10'];
+    return [
+      ['POST', `/clients/${clientId}/postings`, { accounts: [hidden.a] }],
+      ['POST', `/clients/${clientId}/postings`, { accounts: [seen.bank, hidden.b] }],
+      ['POST', `/clients/${clientId}/splits`, { first, last, splits: [split(hidden.a, seen.fuel)], without: [] }],
+      ['POST', `/clients/${clientId}/splits`, { first, last, splits: [split(seen.fuel, hidden.a)], without: [] }],
+      ['POST', `/clients/${clientId}/kept-chart`, { keptChartId: null, name: randomUUID(), note: '' }],
+    ]; // prettier-ignore
+  };
+
+  const findNoMark = async (): Promise<void> => {
+    const reading = (Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]).filter(([, { method }]) => method === 'get'); // prettier-ignore
+    const found: string[] = [];
+    for (const [role, who] of colleagues) {
+      const look = async (method: string, path: string, body?: unknown): Promise<void> => {
+        const text = await asked(who, method, path, body);
+        for (const mark of MARKS)
+          if (mark.test(text)) found.push(`${role} ${method} ${path}: ${mark.source} in ${text.slice(Math.max(0, text.search(mark) - 60), text.search(mark) + 60)}`); // prettier-ignore
+      };
+      for (const [name, endpoint] of reading)
+        for (const path of await pathsOf(name, endpoint)) await look('GET', path);
+      if (role !== 'onlooker') for (const [method, path, body] of forged()) await look(method, path, body); // prettier-ignore
+    }
+    expect(found).toEqual([]);
+  };
+
+  const withdraw = (who: Caller) => keepProposal(who, clientId, { baseRevision: 0, steps: [] });
+
+  it('are found by the one who sees them, or this test could not fail', async () => {
+    const text = await asked(maren, 'GET', `/clients/${clientId}/bench`);
+    const amounts = await asked(maren, 'GET', `/clients/${clientId}/balances?${PERIOD}`);
+    expect(MARKS.filter((mark) => mark.test(text + amounts))).toHaveLength(4);
+  });
+
+  it('are not found as they stand', findNoMark);
+
+  it('are not found once they were renamed, renumbered, and given a return line', async () => {
+    await adopt(rename(hidden.a, 'Zebra salary'), {
+      type: 'renumber',
+      id: hidden.a,
+      number: '7773',
+    });
+    await adopt({ type: 'renumberMany', numbers: [{ id: hidden.b, number: '7774' }, { id: seen.fuel, number: '6219' }] }); // prettier-ignore
+    await findNoMark();
+  }, 60_000);
+
+  it('are not found in what a colleague proposes against them, honestly or not', async () => {
+    const bookkeeper = colleagues.get('bookkeeper') as Caller;
+    const { revision } = await benchChart(bookkeeper, clientId);
+    // The number is taken by an account that is not to be seen; the answer does not say by which.
+    const taken: Operation = { type: 'renumber', id: seen.fuel, number: '7773' };
+    await keepProposal(bookkeeper, clientId, { baseRevision: revision, steps: [aStep(taken)] });
+    const { version } = (await benchChart(bookkeeper, clientId)).proposal;
+    const answer = await bookkeeper.ask('POST', `/clients/${clientId}/revisions`, { version });
+    expect(answer).toMatchObject({ status: 422, body: { refusal: { code: 'numberTaken' } } });
+    expect(JSON.stringify(answer.body)).not.toContain(hidden.a);
+    // A step on an older revision that meets what was done to a hidden account is refused as a whole.
+    const steps = [aStep(rename(hidden.a, 'Mine'))];
+    expect((await keepProposal(bookkeeper, clientId, { baseRevision: 0, steps })).status).toBe(422);
+    await withdraw(bookkeeper);
+  });
+
+  it('are not found in a proposal of those who see them that waits for a colleague', async () => {
+    const { revision } = await benchChart(maren, clientId);
+    const secret = marked('7768', 'car');
+    const steps = [aStep(add(secret), rename(hidden.a, 'Zebra wages'))];
+    const { body } = await keepProposal(maren, clientId, { baseRevision: revision, steps, name: 'Pay' }); // prettier-ignore
+    const reviewer = people.find(({ name }) => name === 'Some reviewer')?.id ?? '';
+    const handed = await maren.ask('POST', `/clients/${clientId}/proposal/hand-over`, { reviewerId: reviewer, version: body.version }); // prettier-ignore
+    expect(handed.status).toBe(200);
+    await findNoMark();
+    await withdraw(maren);
+  }, 60_000);
+
+  it('are not found among splits between them and others', async () => {
+    const choice = { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 };
+    const split = (from: string, into: string): Operation => ({ type: 'split', split: { id: randomUUID(), from, into, choice } }); // prettier-ignore
+    const part = marked('7775', 'part');
+    await adopt(add(part), split(hidden.a, part.id));
+    await findNoMark();
+    const { revision } = await benchChart(maren, clientId);
+    const { body } = await maren.ask<{ operations: Operation[] }>('GET', `/clients/${clientId}/revisions/${revision}/undo`); // prettier-ignore
+    await adopt(...body.operations);
+    await findNoMark();
+  }, 120_000);
+
+  it('are not found merged into one another, into an open one, or with an open one in them', async () => {
+    const [gone, open] = [marked('7776', 'gift'), marked('6998', 'open', { settings: {}, name: 'Sundries of the yard', shortLabel: '', guidance: '', notes: '' })]; // prettier-ignore
+    await adopt(add(gone), add(open));
+    await adopt({ type: 'merge', id: gone.id, into: seen.fuel, acrossKinds: false });
+    await adopt({ type: 'merge', id: open.id, into: hidden.b, acrossKinds: false });
+    await adopt({ type: 'merge', id: hidden.b, into: hidden.a, acrossKinds: false });
+    await findNoMark();
+  }, 120_000);
+
+  it('are not found below one that was restricted, once they are gone', async () => {
+    const [above, below] = [marked('7777', 'heading', { role: 'heading' }), marked('7778', 'below', { settings: {} })]; // prettier-ignore
+    await adopt(add(above), { type: 'addAccount', account: below, parentId: above.id, afterId: null }); // prettier-ignore
+    await findNoMark();
+    await adopt({ type: 'deleteAccount', id: below.id }, { type: 'deleteAccount', id: above.id });
+    await findNoMark();
+  }, 120_000);
+
+  it('are not kept with the chart that the practice begins others from', async () => {
+    const kept = await maren.ask('POST', `/clients/${clientId}/kept-chart`, { keptChartId: null, name: 'Ours', note: '' }); // prettier-ignore
+    expect(kept.status).toBe(200);
+    await findNoMark();
+  }, 60_000);
+
+  it('leave in no backup that a colleague takes', async () => {
+    const administrator = colleagues.get('administrator') as Caller;
+    for (const path of ['/backup', `/clients/${clientId}/backup`])
+      expect((await administrator.ask('GET', path)).status).toBe(422);
+  });
+});
