@@ -1,4 +1,4 @@
-import { harmless } from '@iunctus/core';
+import { cellText } from './cell-text';
 import type { AuditHead, AuditRow } from './audit-xml';
 import { fieldBetween, plainAmount } from './csv';
 
@@ -15,7 +15,7 @@ const BALANCES = [
 const table = (headings: readonly string[], rows: readonly (readonly string[])[]): string =>
   [headings, ...rows].map((cells) => `${cells.join('|')}\r\n`).join('');
 
-const text = (value: string): string => fieldBetween('|', harmless(value));
+const text = (value: string): string => fieldBetween('|', cellText(value));
 
 const titleOf = ({ row }: AuditRow): string => (row.number === '' ? row.name : row.number);
 

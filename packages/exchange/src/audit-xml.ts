@@ -1,4 +1,4 @@
-import { negate, type Minor } from '@iunctus/core';
+import { negate, writable, type Minor } from '@iunctus/core';
 import { XMLBuilder } from 'fast-xml-parser';
 import { plainAmount } from './csv';
 import type { ChartRow } from './chart-table';
@@ -27,11 +27,11 @@ const balances = (name: string, amount: Minor, currency: string): object =>
     : { [`${name}DebitBalance`]: plainAmount(amount, currency) };
 
 const accountOf = ({ row, opening, closing }: AuditRow, currency: string): object => ({
-  AccountID: row.number === '' ? row.name : row.number,
-  AccountDescription: row.name,
+  AccountID: writable(row.number === '' ? row.name : row.number),
+  AccountDescription: writable(row.name),
   AccountType: row.kind,
   GroupingCategory: row.role,
-  ...(row.parent === '' ? {} : { GroupingCode: row.parent }),
+  ...(row.parent === '' ? {} : { GroupingCode: writable(row.parent) }),
   ...balances('Opening', opening, currency),
   ...balances('Closing', closing, currency),
 });
@@ -51,7 +51,7 @@ export const writeAuditXml = (rows: readonly AuditRow[], head: AuditHead): strin
         AuditFileVersion: '2.00',
         AuditFileCountry: country,
         AuditFileDateCreated: created,
-        Company: { Name: client },
+        Company: { Name: writable(client) },
         DefaultCurrencyCode: currency,
         SelectionCriteria: { SelectionStartDate: first, SelectionEndDate: last },
       },

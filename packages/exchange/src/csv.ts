@@ -1,11 +1,12 @@
-import { harmless, minorDigits, type Minor } from '@iunctus/core';
+import { minorDigits, type Minor } from '@iunctus/core';
+import { cellText } from './cell-text';
 import type { ChartRow } from './chart-table';
 
 /** A text as a field between separators, in quotes where it needs them. Source: RFC 4180. */
 export const fieldBetween = (separator: string, text: string): string =>
   /["\r\n]/.test(text) || text.includes(separator) ? `"${text.replaceAll('"', '""')}"` : text;
 
-const field = (text: string): string => fieldBetween(',', harmless(text));
+const field = (text: string): string => fieldBetween(',', cellText(text));
 
 /** An amount as a plain decimal number, with all digits of its currency: -1234.50. */
 export const plainAmount = (amount: Minor, currency: string): string => {

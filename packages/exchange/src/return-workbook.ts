@@ -1,4 +1,5 @@
-import { harmless, minorDigits, type Minor } from '@iunctus/core';
+import { minorDigits, type Minor } from '@iunctus/core';
+import { cellText } from './cell-text';
 import ExcelJS from 'exceljs';
 import { amountFormat, styleHead } from './workbook';
 
@@ -45,7 +46,7 @@ const addToLookAt = (book: ExcelJS.Workbook, { toLookAt, currency }: ReturnWorkb
   ];
   styleHead(sheet, 3);
   for (const { title, why, amount } of toLookAt)
-    setAmount(sheet.addRow([harmless(title), why]).getCell(3), amount, currency);
+    setAmount(sheet.addRow([cellText(title), why]).getCell(3), amount, currency);
 };
 
 /** A return as a sheet: a row for each line and copy, the accounts that make it up folded below. */
@@ -68,7 +69,7 @@ export const writeReturnWorkbook = async (parts: ReturnWorkbook): Promise<Uint8A
     row.font = { bold: true };
     setAmount(row.getCell(4), amount, parts.currency);
     for (const { title, amount: own } of accounts) {
-      const below = sheet.addRow(['', harmless(title)]);
+      const below = sheet.addRow(['', cellText(title)]);
       below.outlineLevel = 1;
       below.getCell(2).alignment = { indent: 1 };
       setAmount(below.getCell(4), own, parts.currency);

@@ -1,4 +1,5 @@
-import { harmless, KIND_CODES, KINDS, minorDigits } from '@iunctus/core';
+import { KIND_CODES, KINDS, minorDigits } from '@iunctus/core';
+import { cellText } from './cell-text';
 import ExcelJS from 'exceljs';
 import type { ChartRow } from './chart-table';
 
@@ -54,7 +55,7 @@ const cellsOf = (row: ChartRow): string[] =>
     row.guidance,
     row.notes,
     row.retiredOn,
-  ].map(harmless);
+  ].map(cellText);
 
 /** A bold, frozen head with filters. */
 export const styleHead = (sheet: ExcelJS.Worksheet, columns: number): void => {
@@ -109,7 +110,7 @@ const addCrosswalk = (book: ExcelJS.Workbook, lines: readonly CrosswalkLine[]): 
   ];
   styleHead(sheet, 4);
   for (const { revision, from, to, name } of lines)
-    sheet.addRow([revision, harmless(from), harmless(to), harmless(name)]);
+    sheet.addRow([revision, cellText(from), cellText(to), cellText(name)]);
 };
 
 /**

@@ -23,6 +23,37 @@ const unpacked = (bytes: Uint8Array): Unzipped => {
   }
 };
 
+const ROW = '<row ';
+/** A cell whose own place is far below every row that is read, whatever its row says. */
+const FAR_ROW = /<(?:\w+:)?c\s[^>]*\br="[A-Z]{1,3}(\d{6,7})"/;
+const FAR_COLUMN = /<(?:\w+:)?c\s[^>]*\br="(?:[A-Z]{3}|[H-Z][A-Z]|G[S-Z])(\d{1,7})"/;
+const PLACED = /^[^>]*?\br="(\d{1,7})"/;
+
+/** The last row that a part says it has; found by jumping from row to row, for parts are large. */
+const lastRowOf = (part: string): number => {
+  let last = 0;
+  for (let at = part.indexOf(ROW); at >= 0; at = part.indexOf(ROW, at + ROW.length)) {
+    const placed = PLACED.exec(part.slice(at, at + 200));
+    last = placed === null ? last + 1 : Math.max(last, Number(placed[1]));
+  }
+  return last;
+};
+
+/**
+ * Refuses a sheet with a cell beyond what is read: whoever makes rows of it would fill all that lies before. 200
+ * columns end with GR.
+ */
+const refuseFarCells = (files: Unzipped): void => {
+  for (const [name, bytes] of Object.entries(files)) {
+    if (!/worksheets\/[^/]*\.xml$/.test(name)) continue;
+    const part = new TextDecoder().decode(bytes);
+    const rows = Math.max(lastRowOf(part), Number(FAR_ROW.exec(part)?.[1] ?? 0));
+    if (rows > LIMITS.rows) unreadable({ code: 'tooManyRows', rows });
+    const far = FAR_COLUMN.exec(part);
+    if (far !== null) unreadable({ code: 'tooManyColumns', line: Number(far[1]) });
+  }
+};
+
 /** A cell as text. Numbers have the fifteen digits that a spreadsheet shows: 12.3, not 12.299999999999999. */
 const textOf = (value: CellValue | null): string => {
   if (value === null) return '';
@@ -38,11 +69,12 @@ const withEntities = (files: Unzipped): boolean => {
 
 /**
  * Reads every sheet of a workbook: values alone, with the indents of their cells; formulas are never run. Source of the format: ISO/IEC
- * 29500. Refuses unpacksTooLarge, xmlEntities, damaged, and what a sheet refuses.
+ * 29500. Refuses unpacksTooLarge, xmlEntities, damaged, tooManyRows, tooManyColumns, and what a sheet refuses.
  */
 export const readWorkbook = async (bytes: Uint8Array): Promise<readonly Sheet[]> => {
   const files = unpacked(bytes);
   if (withEntities(files)) unreadable({ code: 'xmlEntities' });
+  refuseFarCells(files);
   // Packed again without compression: the library would start workers of its own to inflate large parts.
   const stored = zipSync(files, { level: 0 });
   const book = await readXlsxFile(stored.buffer as ArrayBuffer).catch(() =>

@@ -241,6 +241,21 @@ describe('a hostile file', () => {
     expect(await problemOf(bomb)).toEqual({ code: 'damaged' });
   });
 
+  it.each([
+    ['in its last column and row', '<row r="1048576"><c r="XFD1048576"><v>1</v></c></row>', 'tooManyRows'],
+    ['in its last column', '<row r="1"><c r="XFD1"><v>1</v></c></row>', 'tooManyColumns'],
+    ['in its last row, which says that it is another', '<row r="1"><c r="A1048576"><v>1</v></c></row>', 'tooManyRows'],
+    ['in a column after the last that is read', '<row r="1"><c r="GS1"><v>1</v></c></row>', 'tooManyColumns'],
+  ])('of one cell %s is refused in words, and fills nothing', async (_what, rows, code) => {
+    const book = new ExcelJS.Workbook();
+    book.addWorksheet('List').addRow(['1010', 'Bank']);
+    const files = unzipSync(new Uint8Array(await book.xlsx.writeBuffer()));
+    const part = 'xl/worksheets/sheet1.xml';
+    const changed = strFromU8(files[part] ?? new Uint8Array()).replace(/<sheetData>.*<\/sheetData>/, `<sheetData>${rows}</sheetData>`);
+    expect(changed).toContain(rows);
+    expect(await problemOf(zipSync({ ...files, [part]: strToU8(changed) }))).toMatchObject({ code });
+  }); // prettier-ignore
+
   it('of another kind is no list: a picture, an old workbook, a broken archive', async () => {
     expect(await problemOf(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2, 3]))).toEqual({
       code: 'notText',
