@@ -1,11 +1,11 @@
 // Opening a chart in the browser: from the click on the client to the first rows drawn.
 // Baseline: a chart of 50 accounts. Also counts what the bench draws for 5,000.
-import { spawn } from 'node:child_process';
 import type { Page } from 'puppeteer-core';
 import { openBrowser } from '../e2e/support/browser';
 import { addChart, EMAIL, openDatabase, PASSWORD } from './support/database';
 import { largeChart } from './support/large-chart';
 import { compare, median, say } from './support/report';
+import { serveBuilt } from './support/served';
 
 const ROUNDS = 9;
 
@@ -15,16 +15,8 @@ const clients = {
   large: await addChart(database, 'Five thousand accounts', largeChart(5000)),
 };
 
-const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
-  env: { ...process.env, DATABASE_URL: database.url, PORT: '0' },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-const address = await new Promise<string>((resolve) => {
-  server.stdout.on('data', (chunk: Buffer) => {
-    const found = /http:\/\/127\.0\.0\.1:\d+/.exec(chunk.toString());
-    if (found !== null) resolve(found[0]);
-  });
-});
+const server = await serveBuilt(database);
+const { address } = server;
 
 const browser = await openBrowser();
 const page = await browser.newPage();
@@ -114,5 +106,5 @@ say(
 );
 
 await browser.close();
-server.kill('SIGTERM');
+server.stop();
 await database.pool.end();

@@ -29,9 +29,10 @@ install_package() {
     fail $NOT_INSTALLED "$name is not installed, and this machine has no apt-get. Install it in your system's way."
   echo "Installing $name …" >&2
   said=$(mktemp)
-  as_root "$name" env DEBIAN_FRONTEND=noninteractive apt-get update -qq >"$said" 2>&1 </dev/null || status=$?
+  # In a shell of its own: where nobody may, it ends there, and what it said is told.
+  (as_root "$name" env DEBIAN_FRONTEND=noninteractive apt-get update -qq) >"$said" 2>&1 </dev/null || status=$?
   [ $status != $NOT_INSTALLED ] || { cat "$said" >&2; exit $status; }
-  as_root "$name" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq "$name" >"$said" 2>&1 </dev/null ||
+  (as_root "$name" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq "$name") >"$said" 2>&1 </dev/null ||
     fail $NOT_INSTALLED "$name could not be installed: $(grep -v '^$' "$said" | tail -n 1)"
   rm -f "$said"
 }

@@ -3,13 +3,13 @@ import { Application } from './support/application';
 import { Bookkeeper, MAREN, TOBIAS } from './support/bookkeeper';
 import { openBrowser } from './support/browser';
 
-describe('two sessions on one chart', () => {
+describe('two sessions on one chart, on two servers that take requests in turn', () => {
   let application: Application;
   let browser: Browser;
   let maren: Bookkeeper;
   let tobias: Bookkeeper;
   beforeAll(async () => {
-    application = await Application.start();
+    application = await Application.start(2);
     browser = await openBrowser();
   });
   beforeEach(async () => {

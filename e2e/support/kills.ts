@@ -236,7 +236,7 @@ export class Kills {
     const kinds = [...Array<'server'>(asked.server).fill('server'), ...Array<'postgres'>(asked.postgres).fill('postgres')];
     for (const [at, kind] of kinds.entries()) {
       // At another moment of the work each time.
-      await pause(300 + ((at * 137) % 700));
+      await pause(500 + ((at * 137) % 900));
       await (kind === 'server' ? this.killServer() : this.killPostgres());
       await this.served();
       const lost = await this.lostOf(workers);

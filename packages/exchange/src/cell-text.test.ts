@@ -45,7 +45,6 @@ describe('files that leave', () => {
         const rows: AuditRow[] = [{ row: row(name), opening: 0, closing: 5 }];
         const text = writeAuditXml(rows, HEAD);
         expect(XMLValidator.validate(text)).toBe(true);
-        // eslint-disable-next-line no-control-regex -- these are what must not be there
         expect(text).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
         const read = new XMLParser({ trimValues: false, parseTagValue: false, htmlEntities: true }).parse(text); // prettier-ignore
         expect(read.AuditFile).toBeDefined();

@@ -24,35 +24,38 @@ const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
 
 /** Every setting of the server, by the name of its environment variable. The README lists them. */
 const Environment = v.pipe(
-  v.object({
-    DATABASE_URL: databaseUrl,
-    APPLICATION_DATABASE_URL: v.optional(databaseUrl),
-    SECRET: v.pipe(v.string('is missing'), v.minLength(32, 'has at least 32 characters')),
-    HOST: v.optional(v.string(), '127.0.0.1'),
-    PORT: whole('0', 0, 65_535),
-    PUBLIC_ADDRESS: v.optional(
-      v.pipe(
-        v.string(),
-        v.regex(/^https?:\/\/[^/\s]+$/, 'is like https://books.example, without a path'),
+  v.object(
+    {
+      DATABASE_URL: databaseUrl,
+      APPLICATION_DATABASE_URL: v.optional(databaseUrl),
+      SECRET: v.pipe(v.string('is missing'), v.minLength(32, 'has at least 32 characters')),
+      HOST: v.optional(v.string(), '127.0.0.1'),
+      PORT: whole('0', 0, 65_535),
+      PUBLIC_ADDRESS: v.optional(
+        v.pipe(
+          v.string(),
+          v.regex(/^https?:\/\/[^/\s]+$/, 'is like https://books.example, without a path'),
+        ),
       ),
-    ),
-    TRUSTED_PROXY: v.optional(
-      v.pipe(
-        v.string(),
-        v.regex(/^[\da-f.:/, a-z]+$/i, 'names addresses of proxies, or loopback, or how many'),
+      TRUSTED_PROXY: v.optional(
+        v.pipe(
+          v.string(),
+          v.regex(/^[\da-f.:/, a-z]+$/i, 'names addresses of proxies, or loopback, or how many'),
+        ),
       ),
-    ),
-    DEMO: yesOrNo('no'),
-    LOG: v.optional(v.picklist(['fatal', 'error', 'warn', 'info', 'debug', 'silent']), 'info'),
-    LOG_FILE: v.optional(v.string()),
-    ADDRESS_FILE: v.optional(v.string()),
-    SESSION_HOURS: whole('12', 1, 720),
-    SESSION_IDLE_MINUTES: whole('180', 5, 43_200),
-    CONNECTIONS: whole('10', 2, 200),
-    WORKERS: whole('2', 1, 32),
-    TASK_SECONDS: whole('60', 5, 900),
-    STATEMENT_SECONDS: whole('30', 1, 600),
-  }),
+      DEMO: yesOrNo('no'),
+      LOG: v.optional(v.picklist(['fatal', 'error', 'warn', 'info', 'debug', 'silent']), 'info'),
+      LOG_FILE: v.optional(v.string()),
+      ADDRESS_FILE: v.optional(v.string()),
+      SESSION_HOURS: whole('12', 1, 720),
+      SESSION_IDLE_MINUTES: whole('180', 5, 43_200),
+      CONNECTIONS: whole('10', 2, 200),
+      WORKERS: whole('2', 1, 32),
+      TASK_SECONDS: whole('60', 5, 900),
+      STATEMENT_SECONDS: whole('30', 1, 600),
+    },
+    'is missing',
+  ),
   v.forward(
     v.check(
       ({ HOST, PUBLIC_ADDRESS }) => LOOPBACK.includes(HOST) || PUBLIC_ADDRESS !== undefined,

@@ -3,7 +3,6 @@ import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
 import { addClient, changeNature, clientOf, listClients } from '../clients/clients.service';
 import { overviewOf } from '../clients/overview.service';
-import { EXPORT_FORMATS, exportChart } from '../exports/exports.service';
 import { idIn, numberIn } from '../http/handle';
 import { problem } from '../http/problem';
 import { findIndustries } from '../industries/industries.service';
@@ -103,13 +102,17 @@ export const HANDLERS: Handlers = {
   revisionChart: ({ pool }, call) => chartAt(pool, call.viewer, revisionIn(call)),
   restore: ({ pool }, call) => restoreOf(pool, call.viewer, revisionIn(call)),
 
-  exportChart: ({ pool }, call) =>
-    exportChart(pool, call.viewer, {
+  // The libraries that write files are large; a thread loads them when it writes its first.
+  exportChart: async ({ pool }, call) => {
+    const { EXPORT_FORMATS, exportChart } = await import('../exports/exports.service');
+    const format = EXPORT_FORMATS.find((one) => one === call.params['format']);
+    return exportChart(pool, call.viewer, {
       clientId: clientIn(call),
-      format: EXPORT_FORMATS.find((one) => one === call.params['format']) ?? problem({ code: 'notFound' }),
+      format: format ?? problem({ code: 'notFound' }),
       query: call.query,
       today: today(),
-    }), // prettier-ignore
+    });
+  },
   industries: (_tools, { query }) => Promise.resolve(findIndustries(query.words)),
   knownLists: ({ pool }, { viewer }) => knownLists(pool, viewer),
   keepKnownList: ({ pool }, { viewer, body }) => keepKnownList(pool, viewer, body),

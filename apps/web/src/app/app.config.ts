@@ -4,7 +4,13 @@ import {
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
 } from '@angular/core';
-import { provideRouter, withComponentInputBinding, withRouterConfig } from '@angular/router';
+import {
+  PreloadAllModules,
+  provideRouter,
+  withComponentInputBinding,
+  withPreloading,
+  withRouterConfig,
+} from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
@@ -32,6 +38,8 @@ export const APP_CONFIG: ApplicationConfig = {
     provideRouter(
       ROUTES,
       withComponentInputBinding(),
+      // Every place is there before it is wanted, also while the server is away.
+      withPreloading(PreloadAllModules),
       withRouterConfig({ paramsInheritanceStrategy: 'always' }),
     ),
     provideStore(

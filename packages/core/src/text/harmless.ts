@@ -17,7 +17,6 @@ export const asWritten = (text: string): string =>
  * the sign for what cannot be shown. Source: XML 1.0, production Char (from memory).
  */
 export const writable = (text: string): string =>
-  // eslint-disable-next-line no-control-regex -- these are what is looked for
   text.replace(
     /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\ufffe\uffff]|\p{Surrogate}/gu,
     '\ufffd',
