@@ -133,17 +133,6 @@ try {
   await maren.press('Escape');
   await maren.hasChart();
 
-  await maren.goTo('6110');
-  await maren.press('Space');
-  await maren.tabTo('Posting to it');
-  await maren.press('Enter');
-  await maren.tabTo('Tax return');
-  await maren.press('Enter');
-  await page.evaluate(() => document.querySelector('iu-account-settings')?.scrollIntoView());
-  await picture('settings');
-  await maren.press('Escape');
-  await maren.hasChart();
-
   await maren.goTo('4020');
   await maren.press('p');
   await maren.sees('One part for each');
@@ -151,15 +140,6 @@ try {
   await maren.press('Enter');
   await maren.sees('32 postings');
   await picture('split');
-  await maren.press('Escape');
-  await maren.hasChart();
-
-  await maren.press('Control+k');
-  await maren.type('dimensions');
-  await maren.sees('Dimensions: market');
-  await maren.press('Enter');
-  await maren.sees('A dimension tells postings apart');
-  await picture('dimensions');
   await maren.press('Escape');
   await maren.hasChart();
 
@@ -179,6 +159,16 @@ try {
   await maren.press('Enter');
   await maren.sees('Every revision of the chart.');
   await picture('history');
+
+  await page.goto(`${application.address}/people`);
+  await maren.sees('Restricted accounts stay hidden');
+  await picture('people');
+
+  await open('Kestrel Lane Cider Works');
+  await maren.hasChart();
+  await page.goto(page.url().replace('/clients/', '/look/').replace('/chart', ''));
+  await maren.sees('What belongs where');
+  await picture('at-a-glance');
 
   await open('Tern Street Ceramics');
   await maren.hasChart();

@@ -288,8 +288,9 @@ END $$;
 CREATE TRIGGER account_tree_changed AFTER INSERT OR UPDATE OR DELETE ON account
   FOR EACH STATEMENT EXECUTE FUNCTION look_at_tree_again();
 
--- The rule that a chart's tree breaks, or NULL.
-CREATE FUNCTION tree_problem(own uuid) RETURNS text LANGUAGE plpgsql STABLE AS $$
+-- The rule that a chart's tree breaks, or NULL. Many accounts may have come in this very transaction, of which the
+-- planner knows nothing: it must not try each against each.
+CREATE FUNCTION tree_problem(own uuid) RETURNS text LANGUAGE plpgsql STABLE SET enable_nestloop = off AS $$
 DECLARE
   accounts bigint;
   merged   bigint;

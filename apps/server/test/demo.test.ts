@@ -1,7 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrate } from '../src/database/migrate';
-import { freshDatabase, MAREN, PASSWORD, TOBIAS, withDemo } from './harness';
+import { adoptAs, benchChart, clientNamed, freshDatabase, idOf, MAREN, PASSWORD, serveDemo, TOBIAS, withDemo } from './harness'; // prettier-ignore
 
 const count = async (pool: Awaited<ReturnType<typeof freshDatabase>>, table: string) =>
   Number((await pool.query(`SELECT count(*) FROM ${table}`)).rows[0].count);
@@ -36,6 +37,32 @@ describe('the demo practice', () => {
     expect(await count(pool, 'entry')).toBe(entries);
     expect(await count(pool, `practice WHERE name = 'Another practice'`)).toBe(1);
     await pool.end();
+  });
+
+  it('is loaded anew whatever was done meanwhile: people, lists, kept charts, splits, restricted accounts', async () => {
+    const server = await serveDemo();
+    const maren = await server.signedIn(MAREN);
+    const { id } = await clientNamed(maren, 'Kestrel Lane Cider Works');
+    const list = { clientId: id, headings: ['Code'], uses: ['number'], types: {} };
+    expect((await maren.ask('PUT', '/known-lists', list)).status).toBe(200);
+    const kept = { keptChartId: null, name: 'Drinks', note: '' };
+    expect((await maren.ask('POST', `/clients/${id}/kept-chart`, kept)).status).toBe(200);
+    const onlooker = { name: 'O', email: 'o@o.example', role: 'onlooker', clientId: id };
+    expect((await maren.ask('POST', '/staff', onlooker)).status).toBe(200);
+    const chart = await benchChart(maren, id);
+    const [own] = (await maren.ask<{ id: string }[]>('GET', '/people')).body;
+    const secret = randomUUID();
+    const account = { id: secret, number: '6999', name: 'Secret', shortLabel: '', guidance: '', notes: '', role: 'posting', kind: 'operatingExpense', retiredOn: null, systemUse: null, settings: { restrictedTo: [own?.id ?? ''] } } as const; // prettier-ignore
+    await adoptAs(maren, id, { type: 'addAccount', account, parentId: null, afterId: null });
+    await adoptAs(maren, id, { type: 'deleteAccount', id: secret });
+    const choice = { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 };
+    const split = { id: randomUUID(), from: idOf(chart, '6210'), into: idOf(chart, '6220'), choice }; // prettier-ignore
+    expect((await adoptAs(maren, id, { type: 'split', split })).status).toBe(200);
+    await withDemo(server.pool, true);
+    expect(await count(server.pool, 'known_list')).toBe(0);
+    expect(await count(server.pool, 'app_user')).toBe(2);
+    expect((await server.signedIn(MAREN)).cookie).not.toBe('');
+    await server.stop();
   });
 
   it('is not forced on a database that holds another practice', async () => {

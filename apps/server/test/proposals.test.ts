@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import {
   adoptSteps,
   aStep,
@@ -55,6 +56,38 @@ describe('a proposal', () => {
     await save(0, step);
     await maren.ask('POST', `/clients/${clientId}/revisions`, { version: 1 });
     expect((await benchChart(maren, clientId)).proposal).toMatchObject({ version: 2, steps: [] });
+  });
+
+  it('comes back as no ghost when a save or an adoption arrives after it was adopted', async () => {
+    const step = aStep(rename(idOf(await benchChart(maren, clientId), '5001'), 'Stoneware clay'));
+    await save(0, step);
+    const adopt = () => maren.ask('POST', `/clients/${clientId}/revisions`, { version: 1 });
+    expect((await adopt()).status).toBe(200);
+    // The first save, sent again by a network that lost its answer; then the next one; then the adoption.
+    expect((await save(0, step)).status).toBe(409);
+    expect((await save(1, step)).status).toBe(409);
+    expect((await adopt()).status).toBe(409);
+    const chart = await benchChart(maren, clientId);
+    expect([chart.revision, chart.proposal.steps]).toEqual([2, []]);
+  });
+
+  it('is never told a colleague’s revision as its own: where nothing is left, there is none', async () => {
+    const clay = idOf(await benchChart(maren, clientId), '5001');
+    const proposed = { baseRevision: 1, steps: [aStep(rename(clay, 'Stoneware clay'))] };
+    await adoptSteps(tobias, clientId, proposed);
+    const answer = await adoptSteps<object>(maren, clientId, { ...proposed, steps: [aStep(rename(clay, 'Stoneware clay'))] }); // prettier-ignore
+    expect(answer.body).toEqual({ revision: null, posted: 0 });
+    expect((await benchChart(maren, clientId)).revision).toBe(2);
+  });
+
+  it('is not kept on a revision that there is not, nor with more than a request may bear', async () => {
+    const step = aStep(rename(idOf(await benchChart(maren, clientId), '5001'), 'Clay'));
+    const request = { version: 0, baseRevision: 99, steps: [step], conflicts: [] };
+    const { body } = await maren.ask('PUT', `/clients/${clientId}/proposal`, request);
+    expect(body).toMatchObject({ issues: [{ field: 'baseRevision' }] });
+    const many = Array.from({ length: 30_001 }, () => ({ id: randomUUID(), operations: [{ type: 'restore', id: randomUUID() }] })); // prettier-ignore
+    const answer = await maren.ask('PUT', `/clients/${clientId}/proposal`, { ...request, baseRevision: 1, steps: many }); // prettier-ignore
+    expect(answer.status).toBe(400);
   });
 
   it('comes back on the newest revision, with what no longer fits set aside', async () => {

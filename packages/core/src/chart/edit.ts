@@ -254,9 +254,9 @@ export const releaseFrom = (
   account: Account,
   target: AccountId,
 ): { readonly chart: Chart; readonly node: ChartNode } => {
-  const byWay = wayBy(chart, account.id);
   const counted = nodeOf(chart, target) ?? leaf(account);
-  const gone = (id: AccountId): boolean => byWay(id);
+  const alone = counted.absorbed.every((id) => getIn(chart.merged, id)?.into !== account.id);
+  const gone = alone ? (id: AccountId) => id === account.id : wayBy(chart, account.id);
   const leaves = ({ id, sign }: SplitShare): boolean => {
     const split = getIn(chart.splits, id);
     return split !== undefined && gone(sign === -1 ? split.from : split.into);

@@ -1,5 +1,6 @@
 import type { Chart } from '../chart/chart';
-import { accountOf } from '../chart/queries';
+import { chartFrom } from '../chart/build';
+import { accountOf, CHART_LIMITS } from '../chart/queries';
 import { aChart, anAccount, outlineOf } from '../testing/a-chart';
 import { apply } from './apply';
 import type { Operation } from './operation';
@@ -221,5 +222,37 @@ describe('retire and restore', () => {
     ['parentRetired', { type: 'restore', id: '6010' }, { retired: ['6000', '6010'] }],
   ])('refuses with %s', (code, operation, options) => {
     expect(refusalOf(cider(options), operation)).toBe(code);
+  });
+});
+
+describe('what a chart may grow to', () => {
+  const bank = (at: number) => anAccount(`b${at}`, `Bank ${at}`, { kind: 'bank' });
+  /** A chart of so many accounts, each under the one before where it is a `chain`. */
+  const grown = (count: number, chain: boolean): Chart =>
+    chartFrom(
+      Array.from({ length: count }, (_, at) => ({
+        ...bank(at),
+        parentId: chain && at > 0 ? `b${at - 1}` : null,
+      })),
+    );
+  const beside = (at: number, parentId: string | null): Operation => {
+    const { parentId: _parent, ...account } = bank(at);
+    return { type: 'addAccount', account, parentId, afterId: null };
+  };
+  const { accounts, depth } = CHART_LIMITS;
+
+  it('is so many accounts, and one more is refused', () => {
+    expect(refusalOf(grown(accounts - 1, false), beside(accounts, null))).toBeNull();
+    expect(refusalOf(grown(accounts, false), beside(accounts, null))).toBe('tooManyAccounts');
+  });
+
+  it('is so many levels, whether an account is added or moved there', () => {
+    const deep = grown(depth, true);
+    expect(refusalOf(deep, beside(99, `b${depth - 2}`))).toBeNull();
+    expect(refusalOf(deep, beside(99, `b${depth - 1}`))).toBe('tooDeep');
+    const two = done(done(deep, beside(98, null)), beside(99, 'b98'));
+    const under = (parentId: string): Operation => ({ type: 'moveNode', id: 'b98', parentId, afterId: null }); // prettier-ignore
+    expect(refusalOf(two, under(`b${depth - 2}`))).toBe('tooDeep');
+    expect(done(done(two, { type: 'deleteAccount', id: `b${depth - 1}` }), under(`b${depth - 3}`)).roots).toHaveLength(1); // prettier-ignore
   });
 });
