@@ -33,9 +33,14 @@ describe('the settings of the server', () => {
     ['PUBLIC_ADDRESS', 'https://books.example/app', 'without a path'],
     ['HOST', '0.0.0.0', 'PUBLIC_ADDRESS is needed'],
     ['SESSION_IDLE_MINUTES', '0', 'at least 5'],
+    ['TRUSTED_PROXY', 'banana', 'addresses of proxies'],
   ])('say of %s=%s what is wrong', (name, value, words) => {
     expect(complaint({ [name]: value })).toContain(words);
   });
+
+  it.each(['1', 'loopback', '10.0.0.0/8, loopback', '::1', 'fd00::/8'])('take %s for a proxy', (proxy) => {
+    expect(complaint({ TRUSTED_PROXY: proxy })).toBe('');
+  }); // prettier-ignore
 
   it('say everything that is wrong at once', () => {
     const said = complaint({ PORT: 'x', DEMO: 'x' });

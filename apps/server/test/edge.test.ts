@@ -1,7 +1,8 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { request as ask } from 'node:http';
 import { gzipSync } from 'node:zlib';
-import { MAREN, PASSWORD, serveDemo, TOBIAS, type Caller, type Running } from './harness';
+import { pino } from 'pino';
+import { MAREN, PASSWORD, serve, serveDemo, TOBIAS, type Caller, type Running } from './harness';
 
 interface Sent {
   readonly status: number;
@@ -162,6 +163,24 @@ describe('the edge of the server', () => {
       expect((await maren.ask('GET', path)).headers.get('cache-control')).toBe('no-store');
   });
 
+  it('is logged by what was asked in kind, never by whom or about what', async () => {
+    const lines: string[] = [];
+    const log = pino({ level: 'info', base: null }, { write: (line) => void lines.push(line) });
+    const { createPool } = await import('../src/database/pool');
+    const logged = await serve(createPool(String(server.pool.options.connectionString)), { log });
+    const who = await logged.signedIn(MAREN);
+    const [client] = (await who.ask<{ id: string; name: string }[]>('GET', '/clients')).body;
+    await who.ask('GET', `/clients/${client?.id}/balances?first=2026-07&last=2026-10`);
+    await logged.anybody().ask('POST', '/sign-in', { email: TOBIAS, password: 'a wrong one' });
+    await logged.stop();
+    const all = lines.join('');
+    expect(all).not.toMatch(/maren|tobias|127\.0\.0\.1|wrong one|iunctus_session|2026-07/i);
+    expect(all).not.toContain(client?.id);
+    const said = lines.map((line) => JSON.parse(line) as { endpoint?: string; event?: string; res?: { status: number } }); // prettier-ignore
+    expect(said).toContainEqual(expect.objectContaining({ endpoint: 'balances', res: { status: 404 } })); // prettier-ignore
+    expect(said.map(({ event }) => event)).toEqual(expect.arrayContaining(['signedIn', 'signInRefused'])); // prettier-ignore
+  });
+
   it('gives every answer the number under which the log knows it', async () => {
     const { headers } = await maren.ask('GET', '/clients');
     expect(headers.get('x-request-id')).toMatch(/^[\da-f-]{36}$/);
@@ -195,7 +214,6 @@ describe('signing in', () => {
 
   it('holds the wait across servers, and keeps nobody else out', async () => {
     for (let count = 0; count < 6; count += 1) await attempt(MAREN, 'wrong');
-    const { serve } = await import('./harness');
     const { createPool } = await import('../src/database/pool');
     const other = await serve(createPool(String(server.pool.options.connectionString)));
     expect((await attempt(MAREN, PASSWORD, other)).status).toBe(429);

@@ -95,9 +95,16 @@ describe('the people of a practice', () => {
     const tobias = await server.signedIn(TOBIAS);
     const { body } = await maren.ask<InvitedAnswer>('POST', `/staff/${await idOf(TOBIAS)}/reset`, {}); // prettier-ignore
     expect((await tobias.ask('GET', '/clients')).status).toBe(401);
+    expect((await signIn(TOBIAS, PASSWORD)).status).toBe(401);
     await takeUp(body.token);
     expect((await signIn(TOBIAS, PASSWORD)).status).toBe(401);
     expect((await signIn(TOBIAS, WANTED)).status).toBe(200);
+  });
+
+  it('do not reset their own, which would leave nobody to hand the link to', async () => {
+    const answer = await maren.ask('POST', `/staff/${await idOf(MAREN)}/reset`, {});
+    expect(answer.status).toBe(400);
+    expect((await maren.ask('GET', '/clients')).status).toBe(200);
   });
 
   it('set another password by the one that they have; other sessions end, this one goes on', async () => {

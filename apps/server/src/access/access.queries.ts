@@ -126,3 +126,10 @@ export const setPassword = (
     text: 'UPDATE app_user SET password_hash = $2 WHERE id = $1',
     values: [asked.userId, asked.passwordHash],
   });
+
+/** Takes a password away: nobody signs in with it any more. */
+export const clearPassword = (on: Transaction, userId: string): Promise<number> =>
+  change(on, {
+    text: 'UPDATE app_user SET password_hash = NULL WHERE id = $1',
+    values: [userId],
+  });

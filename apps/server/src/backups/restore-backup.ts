@@ -1,6 +1,6 @@
 import { createHash, timingSafeEqual } from 'node:crypto';
-import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
+import { StringDecoder } from 'node:string_decoder';
 import { createGunzip } from 'node:zlib';
 import type pg from 'pg';
 import * as v from 'valibot';
@@ -37,7 +37,7 @@ const refuse = (words: string): never => {
 
 /** Rows that are written at once, and the longest that one may be. */
 const AT_ONCE = 1000;
-const LONGEST_ROW = 256 * 2 ** 20;
+const LONGEST_ROW = 128 * 2 ** 20;
 
 const TABLE_NAMES = new Set(BACKUP_TABLES.map(({ name }) => name));
 
@@ -127,7 +127,6 @@ class RowWriter {
 
   async take(line: string): Promise<void> {
     if (this.ended) return refuse('Something follows the end of the backup.');
-    if (line.length > LONGEST_ROW) return refuse('A row of the backup is longer than any can be.');
     const tab = line.indexOf('\t');
     if (tab < 0) return this.foot(line);
     const [table, row] = [line.slice(0, tab), line.slice(tab + 1)];
@@ -268,6 +267,20 @@ const restoreLines = async (
   );
 };
 
+/** The lines of a stream, one at a time; one that has no end is refused before it fills the memory. */
+async function* linesOf(stream: Readable): AsyncGenerator<string> {
+  const decoder = new StringDecoder('utf8');
+  let rest = '';
+  for await (const chunk of stream) {
+    rest += decoder.write(chunk as Buffer);
+    const lines = rest.split('\n');
+    rest = lines.pop() ?? '';
+    yield* lines;
+    if (rest.length > LONGEST_ROW) refuse('A row of the backup is longer than any can be.');
+  }
+  if (rest !== '') yield rest;
+}
+
 /**
  * Restores a backup into an empty database, all or nothing, and brings it forward to the present
  * migrations. Throws `RestoreError` for what is no backup, was cut short or changed, was made elsewhere without that
@@ -284,6 +297,5 @@ export const restoreBackup = async (
     unpacked.once('error', end);
     file.once('error', end);
   });
-  const lines = createInterface({ input: unpacked, crlfDelay: Infinity })[Symbol.asyncIterator]();
-  await Promise.race([restoreLines(pool, lines, request), damaged]);
+  await Promise.race([restoreLines(pool, linesOf(unpacked), request), damaged]);
 };

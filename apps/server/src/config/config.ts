@@ -20,6 +20,10 @@ const databaseUrl = v.pipe(
   v.regex(/^postgres(ql)?:\/\//, 'begins with postgres://'),
 );
 
+/** How many, or addresses and ranges of them. */
+const PROXY = String.raw`(?:loopback|linklocal|uniquelocal|\d{1,3}(?:\.\d{1,3}){3}(?:/\d{1,2})?|[\da-fA-F]*:[\da-fA-F:]+(?:/\d{1,3})?)`;
+const PROXIES = new RegExp(`^(?:\\d{1,2}|${PROXY}(?:,\\s*${PROXY})*)$`);
+
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
 
 /** Every setting of the server, by the name of its environment variable. The README lists them. */
@@ -40,7 +44,7 @@ const Environment = v.pipe(
       TRUSTED_PROXY: v.optional(
         v.pipe(
           v.string(),
-          v.regex(/^[\da-f.:/, a-z]+$/i, 'names addresses of proxies, or loopback, or how many'),
+          v.regex(PROXIES, 'names addresses of proxies, or loopback, or how many'),
         ),
       ),
       DEMO: yesOrNo('no'),

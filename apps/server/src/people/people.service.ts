@@ -8,14 +8,14 @@ import type {
   WelcomeRequest,
 } from '@iunctus/contract';
 import type pg from 'pg';
-import { closeSessionsOf, setPassword } from '../access/access.queries';
+import { clearPassword, closeSessionsOf, setPassword } from '../access/access.queries';
 import { beginSession, hashOf, newToken } from '../access/access.service';
 import { hashPassword } from '../access/passwords';
 import { countTry } from '../access/sign-in-tries';
 import type { Viewer } from '../access/viewer';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
-import { problem } from '../http/problem';
+import { badRequest, problem } from '../http/problem';
 import {
   deleteInvitation,
   insertPerson,
@@ -96,19 +96,23 @@ export const changeStanding = (
 export const letGo = (pool: pg.Pool, viewer: Viewer, personId: string): Promise<object> =>
   changing(pool, viewer, async (on) => {
     const removed = await removePerson(on, viewer, personId);
-    await deleteInvitation(on, removed === 0 ? randomUUID() : personId);
-    if (removed > 0) await closeSessionsOf(on, { userId: personId, except: null });
+    if (removed === 0) return 0;
+    await deleteInvitation(on, personId);
+    await closeSessionsOf(on, { userId: personId, except: null });
     return removed;
   });
 
-/** Lets somebody set a password anew; until then the former one fits, but every session ends. */
+/** Lets somebody else set a password anew. The former one fits no more, and every session ends. */
 export const resetPassword = (
   pool: pg.Pool,
   viewer: Viewer,
   personId: string,
 ): Promise<InvitedAnswer> =>
   inTransactionOn(pool, async (on) => {
+    if (personId === viewer.userId)
+      return badRequest('personId', 'is your own: set another password for yourself instead');
     if (!(await isThere(on, viewer, personId))) return problem({ code: 'notFound' });
+    await clearPassword(on, personId);
     await closeSessionsOf(on, { userId: personId, except: null });
     return openInvitation(on, personId);
   });

@@ -6,6 +6,7 @@ import { fiscalYearStart, RETURN_FORMS, returnFormOf, type Period } from '@iunct
 import { catchError, EMPTY } from 'rxjs';
 import { BenchModel } from '../../bench/model/bench-model';
 import { benchFeature } from '../../bench/state/bench.feature';
+import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
@@ -24,6 +25,7 @@ import { BACKUP_GROUP, EXPORT_GROUPS, RETURN_OFFERS, type ExportOffer } from '..
 })
 export class ExchangePage {
   private readonly model = inject(BenchModel);
+  protected readonly rights = inject(Rights);
   private readonly store = inject(Store);
   private readonly api = inject(ApiService);
   private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
@@ -47,7 +49,8 @@ export class ExchangePage {
   protected readonly groups = computed(() => {
     const form = this.form();
     const returns = { name: `Tax return: ${form?.name ?? ''}`, offers: RETURN_OFFERS };
-    return [...EXPORT_GROUPS, ...(form === null ? [] : [returns]), BACKUP_GROUP];
+    const safe = this.rights.may('backUp') ? [BACKUP_GROUP] : [];
+    return [...EXPORT_GROUPS, ...(form === null ? [] : [returns]), ...safe];
   });
   protected readonly period = computed(() => {
     const balances = this.balances();
