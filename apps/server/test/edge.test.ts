@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { request as ask } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import { pino } from 'pino';
+import type { AppParts } from '../src/app';
 import { MAREN, PASSWORD, serve, serveDemo, TOBIAS, type Caller, type Running } from './harness';
 
 interface Sent {
@@ -241,6 +242,22 @@ describe('signing in', () => {
       `SELECT encode(key, 'escape') AS key FROM sign_in_try`,
     );
     expect(JSON.stringify(rows)).not.toMatch(/elsewhere|127\.0\.0\.1/);
+  });
+
+  it('gives a cookie that goes over HTTPS alone, where a trusted proxy says that people come so', async () => {
+    const { createPool } = await import('../src/database/pool');
+    const cookieOf = async (change: Partial<AppParts>): Promise<string> => {
+      const on = await serve(createPool(String(server.pool.options.connectionString)), change);
+      const response = await fetch(`${on.base}/api/sign-in`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'x-forwarded-proto': 'https' },
+        body: JSON.stringify({ email: MAREN, password: PASSWORD }),
+      });
+      await on.stop();
+      return response.headers.get('set-cookie') ?? '';
+    };
+    expect(await cookieOf({ trustedProxy: 'loopback' })).toContain('Secure');
+    expect(await cookieOf({})).not.toContain('Secure');
   });
 
   it('ends the session that one came with, and takes a cookie that nobody made for none', async () => {

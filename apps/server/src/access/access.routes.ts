@@ -8,7 +8,7 @@ import {
 import type { Request, Response } from 'express';
 import type pg from 'pg';
 import type { AccessEndpoint } from '../endpoints/call';
-import { idIn, read, readJson } from '../http/handle';
+import { idIn, paramsOf, read, readJson } from '../http/handle';
 import type { Log } from '../http/logging';
 import { openApi } from '../http/open-api';
 import { ProblemError } from '../http/problem';
@@ -122,9 +122,3 @@ export const ACCESS_ANSWERS: Readonly<Record<AccessEndpoint, Answer>> = {
       address: addressOf(call),
     }),
 };
-
-/** The parts of the path that vary, each one text. */
-export const paramsOf = (request: Request): Readonly<Record<string, string>> =>
-  Object.fromEntries(
-    Object.entries(request.params).map(([name, value]) => [name, String(value)]),
-  ); // prettier-ignore

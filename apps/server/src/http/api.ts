@@ -1,7 +1,7 @@
 import { ENDPOINTS, USUAL_MOST, type Endpoint, type EndpointName } from '@iunctus/contract';
 import { may } from '@iunctus/core';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
-import { ACCESS_ANSWERS, paramsOf, type AccessTools } from '../access/access.routes';
+import { ACCESS_ANSWERS, type AccessTools } from '../access/access.routes';
 import { sessionOf, type Session } from '../access/access.service';
 import { tokenIn } from '../access/cookies';
 import { sendBackup, type BackupTools } from '../backups/send-backup';
@@ -10,6 +10,7 @@ import { isWork } from '../endpoints/handlers';
 import type { Outcome } from '../endpoints/perform';
 import type { Lanes } from '../lanes/lanes';
 import { readBody } from './body';
+import { paramsOf } from './handle';
 import { nameEndpoint } from './logging';
 import { problem } from './problem';
 

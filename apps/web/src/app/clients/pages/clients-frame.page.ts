@@ -8,19 +8,8 @@ import { ClientsPage } from './clients.page';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ClientsPage, UserMenuComponent],
   template: `
-    <div class="head"><iu-user-menu /></div>
+    <div class="page-head"><iu-user-menu /></div>
     <iu-clients-page />
-  `,
-  styles: `
-    .head {
-      display: flex;
-      align-items: center;
-      justify-content: flex-end;
-      height: 52px;
-      padding: 0 18px;
-      border-bottom: 1px solid var(--rule);
-      background: var(--sheet);
-    }
   `,
 })
 export class ClientsFramePage {}

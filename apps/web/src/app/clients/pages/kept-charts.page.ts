@@ -13,7 +13,7 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [KeptChartComponent, ProblemNoteComponent, RouterLink, UserMenuComponent],
   template: `
-    <div class="head"><iu-user-menu /></div>
+    <div class="page-head"><iu-user-menu /></div>
     <main class="page">
       <header>
         <div>
@@ -38,17 +38,6 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
         }
       }
     </main>
-  `,
-  styles: `
-    .head {
-      display: flex;
-      align-items: center;
-      justify-content: flex-end;
-      height: 52px;
-      padding: 0 18px;
-      border-bottom: 1px solid var(--rule);
-      background: var(--sheet);
-    }
   `,
 })
 export class KeptChartsPage {
