@@ -6,7 +6,7 @@ describe('a server and a database that are killed amid adopting, posting and tak
     const report = await kills.run({ server: 4, postgres: 4, say: () => undefined });
     await kills.end();
     expect(report).toMatchObject({ lost: [], broken: [], ended: 0 });
-    expect(report.acknowledged).toBeGreaterThan(20);
+    expect(report.acknowledged).toBeGreaterThan(5);
     expect(report.unanswered).toBeGreaterThan(0);
   }, 180_000);
 });
