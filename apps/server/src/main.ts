@@ -94,11 +94,13 @@ const stopOn = (server: Server, stop: { begin(): void; end(): Promise<unknown> }
     asked = true;
     stop.begin();
     const late = setTimeout(() => server.closeAllConnections(), LAST_SECONDS * 1000);
+    // Browsers keep connections open for what they may ask next.
+    const sweep = setInterval(() => server.closeIdleConnections(), 200);
     server.close(() => {
       clearTimeout(late);
+      clearInterval(sweep);
       void stop.end().finally(() => process.exit(0));
     });
-    server.closeIdleConnections();
   };
   process.on('SIGINT', ask);
   process.on('SIGTERM', ask);
