@@ -59,7 +59,7 @@ export const SIGNS: readonly Sign[] = [
 const ASSETS: readonly Topic[] = [
   topic(2, 'cashOnHand', 'cash, petty cash, till, cash drawer, cash register, float, imprest, undeposited, working fund'),
   topic(3, 'bank', 'bank, checking, current account, savings, saving, money market, deposit account, cash at bank, cash equivalent, operating account, demand deposit, temporary cash investment', { expense: 'operatingExpense', revenue: 'investmentIncome', liability: 'shortTermBorrowing' }),
-  topic(3, 'clearing', 'clearing, in transit, suspense, undeposited fund, card taking, processor balance, payout, marketplace balance'),
+  topic(3, 'clearing', 'clearing, in transit, suspense, not yet banked, card taking, processor balance, payout, marketplace balance'),
   topic(3, 'shortTermInvestment', 'short term investment, current financial asset, treasury bill, trading securities, marketable securities, securities, equity securities, current investment, certificate deposit, available sale, government obligation', { revenue: 'investmentIncome', expense: 'otherExpense' }),
   topic(3, 'tradeReceivable', 'account receivable, trade receivable, trade debtor, note receivable trade, customer receivable, contract asset, debtor, trade note, receivable customer, unbilled receivable'),
   topic(8, 'receivableAllowance', 'allowance doubtful, allowance bad debt, allowance credit loss, allowance uncollectible, provision doubtful, provision bad debt, expected credit loss, loss allowance, allowance bad, allowance receivable, doubtful account, uncollectible account, uncollectible, uncollectable'),
