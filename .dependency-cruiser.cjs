@@ -1,5 +1,8 @@
 const only = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
 
+const APP = '^apps/web/src/app';
+const PLACES = '(clients|people|look|bench|numbers|outline|importing|proposals|exchange|history)';
+
 /** The arrows of docs/architecture.md: core ← contract ← apps; core ← exchange ← server; nothing imports an app. */
 module.exports = {
   forbidden: [
@@ -48,6 +51,30 @@ module.exports = {
       { path: '^apps/web' },
       { path: '^apps/server|node_modules/(pg|express)' },
       'Apps do not know each other.',
+    ),
+    only(
+      'places-apart',
+      { path: `${APP}/${PLACES}/` },
+      { path: `${APP}/${PLACES}/`, pathNot: `${APP}/$1/` },
+      'A place knows the workspace, never another place.',
+    ),
+    only(
+      'workspace-knows-no-place',
+      { path: `${APP}/(workspace|session|shared)/` },
+      { path: `${APP}/${PLACES}/` },
+      'What places share knows none of them.',
+    ),
+    only(
+      'session-knows-no-workspace',
+      { path: `${APP}/(session|shared)/` },
+      { path: `${APP}/workspace/` },
+      'Who is signed in is known before any client is open.',
+    ),
+    only(
+      'shared-stands-alone',
+      { path: `${APP}/shared/` },
+      { path: `${APP}/session/` },
+      'What everything shares imports nothing of it.',
     ),
     only(
       'controls-stay-in-components',

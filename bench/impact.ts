@@ -1,6 +1,6 @@
 // An edit on the bench: from the operation to the new impact, as the worker computes it.
 // Baseline: the same edit in a chart a tenth the size. Only the path to the edit is computed again.
-import { createBenchComputer } from '../apps/web/src/app/bench/workers/bench-computer';
+import { createStatementComputer } from '../apps/web/src/app/workspace/workers/statement-computer';
 import {
   advance,
   chartFrom,
@@ -55,7 +55,7 @@ const impactOn = (count: number): (() => number) => {
 const answerOn = (count: number): (() => number) => {
   const records = largeChart(count);
   const ids = records.map(({ id }) => id);
-  const compute = createBenchComputer();
+  const compute = createStatementComputer();
   compute({
     type: 'shown',
     shown: { code: 'profitAndLoss', depth: 2, zeroLines: true, proposed: true },

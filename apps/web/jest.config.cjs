@@ -8,7 +8,7 @@ module.exports = {
   testMatch: ['**/*.spec.ts'],
   setupFilesAfterEnv: ['<rootDir>/src/testing/setup-jest.ts'],
   moduleNameMapper: {
-    'bench-worker\\.factory$': '<rootDir>/src/testing/bench-worker.stub.ts',
+    'statement-worker\\.factory$': '<rootDir>/src/testing/statement-worker.stub.ts',
     '^@iunctus/core$': '<rootDir>/../../packages/core/src/index.ts',
     '^@iunctus/core/testing$': '<rootDir>/../../packages/core/src/testing/index.ts',
     '^@iunctus/exchange/reading$': '<rootDir>/../../packages/exchange/src/reading/index.ts',

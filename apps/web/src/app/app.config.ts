@@ -14,15 +14,15 @@ import {
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
-import * as benchEffects from './bench/state/bench.effects';
-import * as reviewEffects from './bench/state/review.effects';
-import * as openingEffects from './bench/state/opening.effects';
-import * as splitEffects from './bench/state/split.effects';
-import { benchFeature } from './bench/state/bench.feature';
+import * as benchEffects from './workspace/state/workspace.effects';
+import * as reviewEffects from './workspace/state/review.effects';
+import * as openingEffects from './workspace/state/opening.effects';
+import * as splitEffects from './workspace/state/split.effects';
+import { workspaceFeature } from './workspace/state/workspace.feature';
 import * as clientsEffects from './clients/state/clients.effects';
 import { clientsFeature } from './clients/state/clients.feature';
-import * as historyEffects from './history/state/history.effects';
-import { historyFeature } from './history/state/history.feature';
+import * as historyEffects from './workspace/state/history.effects';
+import { historyFeature } from './workspace/state/history.feature';
 import { ROUTES } from './app.routes';
 import * as sessionEffects from './session/state/session.effects';
 import { expiredInterceptor } from './session/state/expired.interceptor';
@@ -55,7 +55,7 @@ export const APP_CONFIG: ApplicationConfig = {
     ),
     provideState(sessionFeature),
     provideState(clientsFeature),
-    provideState(benchFeature),
+    provideState(workspaceFeature),
     provideState(historyFeature),
     provideEffects(
       sessionEffects,

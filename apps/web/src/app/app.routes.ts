@@ -47,7 +47,7 @@ export const ROUTES: Routes = [
   {
     path: 'clients/:clientId',
     canActivate: [workGuard],
-    loadComponent: () => import('./bench/pages/client.page').then((m) => m.ClientPage),
+    loadComponent: () => import('./workspace/pages/client.page').then((m) => m.ClientPage),
     children: [
       {
         path: 'chart',

@@ -34,8 +34,8 @@ import { InputText } from 'primeng/inputtext';
 import { ToggleSwitch } from 'primeng/toggleswitch';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { HistoryPageActions } from '../../history/state/history.actions';
-import { historyFeature } from '../../history/state/history.feature';
+import { HistoryPageActions } from '../../workspace/state/history.actions';
+import { historyFeature } from '../../workspace/state/history.feature';
 import { accountWords } from '../../shared/words/account-words';
 import { choiceWords } from '../../shared/words/choice-words';
 import { CASH_FLOW_WORDS } from '../../shared/words/setting-words';
@@ -44,11 +44,13 @@ import { momentWords } from '../../shared/words/period-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { USE_WORDS } from '../../shared/words/use-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { BenchModel } from '../model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Amounts } from '../../workspace/model/amounts';
 import { returnLineOf } from '../model/setting-groups';
 import { AccountSettingsComponent } from './settings/account-settings.component';
 import { KindMovesComponent } from './kind-moves.component';
-import { KindChoiceComponent } from './kind-choice.component';
+import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { SheetComponent } from './sheet.component';
 
 /** Everything about one account: what its kind means, its texts, heading or posting. */
@@ -69,10 +71,12 @@ import { SheetComponent } from './sheet.component';
   styleUrl: './account-sheet.component.css',
 })
 export class AccountSheetComponent {
-  protected readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  private readonly amounts = inject(Amounts);
   private readonly refusal = signal<Refusal | null>(null);
 
-  protected readonly node = computed(() => nodeOf(this.model.chart(), this.model.cursor() ?? ''));
+  protected readonly node = computed(() => nodeOf(this.proposed.chart(), this.view.cursor() ?? ''));
   protected readonly account = computed(() => this.node()?.account);
   protected readonly heading = computed(() => {
     const account = this.account();
@@ -86,7 +90,7 @@ export class AccountSheetComponent {
     return account === undefined ? '' : CASH_FLOW_WORDS[resolvedSettings(account).cashFlow];
   });
   protected readonly returnLine = computed(() => {
-    const [account, client] = [this.account(), this.model.client()];
+    const [account, client] = [this.account(), this.proposed.client()];
     return account === undefined || client === null ? '' : returnLineOf(account, client);
   });
   protected readonly mistaken = computed(() => OFTEN_MISTAKEN[this.account()?.kind ?? 'bank']);
@@ -94,7 +98,7 @@ export class AccountSheetComponent {
   /** What splits took from it or brought to it; the last one can be taken back. */
   protected readonly splits = computed(() => {
     const id = this.account()?.id ?? '';
-    const chart = this.model.chart();
+    const chart = this.proposed.chart();
     return splitsOf(chart)
       .filter(({ from, into }) => from === id || into === id)
       .map((split) => ({
@@ -110,7 +114,7 @@ export class AccountSheetComponent {
   /** What was merged into it, newest name first; each can be taken out again. */
   protected readonly merged = computed(() => {
     const absorbed = new Set(this.node()?.absorbed);
-    return mergedAccounts(this.model.chart())
+    return mergedAccounts(this.proposed.chart())
       .filter(({ account }) => absorbed.has(account.id))
       .map(({ account }) => ({ id: account.id, title: titleOf(account) }));
   });
@@ -118,7 +122,7 @@ export class AccountSheetComponent {
   /** What it was numbered and called before. */
   protected readonly former = computed(() => {
     const id = this.account()?.id ?? '';
-    return this.model
+    return this.proposed
       .former()
       .filter(({ accountId }) => accountId === id)
       .map(({ number, name, untilRevision }) => ({
@@ -128,7 +132,9 @@ export class AccountSheetComponent {
   });
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
-    return refusal === null ? '' : refusalWords(refusal, this.model.chart(), this.model.base());
+    return refusal === null
+      ? ''
+      : refusalWords(refusal, this.proposed.chart(), this.proposed.base());
   });
 
   private readonly store = inject(Store);
@@ -136,7 +142,7 @@ export class AccountSheetComponent {
   /** Who changed what about it, and when; newest first. */
   protected readonly history = computed(() => {
     const id = this.account()?.id ?? '';
-    const charts = [this.model.chart(), this.model.base()];
+    const charts = [this.proposed.chart(), this.proposed.base()];
     return this.revisions().flatMap(({ number, author, adoptedAt, operations }) =>
       operations
         .filter((operation) => concerns(operation, id))
@@ -150,24 +156,24 @@ export class AccountSheetComponent {
 
   constructor() {
     effect(() => {
-      const clientId = this.model.client()?.id;
+      const clientId = this.proposed.client()?.id;
       if (clientId !== undefined) this.store.dispatch(HistoryPageActions.opened({ clientId }));
     });
   }
 
-  protected amounts() {
+  protected ownAndTotal() {
     const node = this.node();
     if (node === undefined) return [];
-    const style = { currency: this.model.client()?.currency ?? 'USD', zero: '–' };
+    const style = { currency: this.proposed.client()?.currency ?? 'USD', zero: '–' };
     return [
-      { words: 'Posted to it', amount: formatAmount(this.model.ownAmountOf(node), style) },
-      { words: 'With all below it', amount: formatAmount(this.model.amountOf(node), style) },
+      { words: 'Posted to it', amount: formatAmount(this.amounts.ownAmountOf(node), style) },
+      { words: 'With all below it', amount: formatAmount(this.amounts.amountOf(node), style) },
     ];
   }
 
   /** What keeps it from being deleted, each with the account to go to. */
   protected readonly uses = computed(() => {
-    const chart = this.model.chart();
+    const chart = this.proposed.chart();
     return usesOf(chart, this.account()?.id ?? '').map(({ type, otherId }) => ({
       words: USE_WORDS[type],
       otherId: otherId !== null && hasAccount(chart, otherId) ? otherId : null,
@@ -176,7 +182,7 @@ export class AccountSheetComponent {
   });
 
   protected goTo(id: AccountId): void {
-    this.model.goTo(id);
+    this.view.goTo(id);
   }
 
   protected setText(field: TextField, typed: Event): void {
@@ -200,7 +206,7 @@ export class AccountSheetComponent {
   }
 
   protected takeOut(id: AccountId): void {
-    const operation = planUnmerge(this.model.chart(), id);
+    const operation = planUnmerge(this.proposed.chart(), id);
     if (operation !== null) this.propose([operation]);
   }
 
@@ -210,7 +216,7 @@ export class AccountSheetComponent {
 
   private isPosted(): boolean {
     const node = this.node();
-    return node !== undefined && hasPostings(this.model.chart(), node);
+    return node !== undefined && hasPostings(this.proposed.chart(), node);
   }
 
   protected restore(): void {
@@ -219,6 +225,6 @@ export class AccountSheetComponent {
   }
 
   protected propose(operations: readonly Operation[]): void {
-    this.refusal.set(this.model.propose(operations));
+    this.refusal.set(this.proposed.propose(operations));
   }
 }

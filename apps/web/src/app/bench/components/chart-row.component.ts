@@ -3,9 +3,12 @@ import { formatAmount, KINDS, type VisibleRow } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { changeWords } from '../../shared/words/change-words';
 import { dateWords } from '../../shared/words/period-words';
-import { NumbersEngine } from '../../numbers/model/numbers-engine';
+import { NumbersEngine } from '../../workspace/model/numbers-engine';
 import { WHY_WORDS } from '../../shared/words/number-words';
-import { BenchModel } from '../model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Amounts } from '../../workspace/model/amounts';
+import { Joins } from '../../workspace/model/joins';
 
 /** A row of the list that stands for an account. */
 export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
@@ -61,22 +64,25 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
     '[attr.aria-selected]': 'selected()',
     '[class.selected]': 'selected()',
     '[class.marked]': 'marked()',
-    '[class.lit]': 'model.lit().has(account().id)',
+    '[class.lit]': 'joins.lit().has(account().id)',
     '[class.heading]': "account().role === 'heading'",
     '[class.retired]': 'account().retiredOn !== null',
   },
 })
 export class ChartRowComponent {
-  protected readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  private readonly amounts = inject(Amounts);
+  protected readonly joins = inject(Joins);
   readonly row = input.required<AccountRow>();
   private readonly engine = inject(NumbersEngine);
   readonly toggled = output();
 
   protected readonly account = computed(() => this.row().node.account);
   protected readonly kind = computed(() => KINDS[this.account().kind]);
-  protected readonly selected = computed(() => this.model.cursor() === this.account().id);
-  protected readonly marked = computed(() => this.model.marks().has(this.account().id));
-  private readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  protected readonly selected = computed(() => this.view.cursor() === this.account().id);
+  protected readonly marked = computed(() => this.view.marks().has(this.account().id));
+  private readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
 
   /** What is wrong with the number, by the chart’s plan. */
   protected readonly misfit = computed(() => {
@@ -85,19 +91,19 @@ export class ChartRowComponent {
   });
 
   protected readonly was = computed(() => {
-    const change = this.model.changeOf(this.account().id);
-    return change === null ? '' : changeWords(change, this.model.base());
+    const change = this.proposed.changeOf(this.account().id);
+    return change === null ? '' : changeWords(change, this.proposed.base());
   });
 
   protected readonly amount = computed(() =>
-    formatAmount(this.model.amountOf(this.row().node), { currency: this.currency(), zero: '–' }),
+    formatAmount(this.amounts.amountOf(this.row().node), { currency: this.currency(), zero: '–' }),
   );
 
   /** That it is retired; and what was posted to it itself, where accounts below it have amounts too. */
   protected readonly notes = computed(() => {
     const { node } = this.row();
     const { retiredOn } = node.account;
-    const own = node.children.length === 0 ? 0 : this.model.ownAmountOf(node);
+    const own = node.children.length === 0 ? 0 : this.amounts.ownAmountOf(node);
     return [
       ...(retiredOn === null ? [] : [`retired ${dateWords(retiredOn)}`]),
       ...(own === 0 ? [] : [`${formatAmount(own, { currency: this.currency() })} itself`]),

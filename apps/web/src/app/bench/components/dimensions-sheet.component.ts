@@ -11,7 +11,7 @@ import {
 import { cleanName, USUAL_DIMENSIONS, type Dimension, type Refusal } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { BenchModel } from '../model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { SheetComponent } from './sheet.component';
 
 /** From so many values on, a dimension serves better than a sub-account for each. Common practice, no source. */
@@ -26,20 +26,22 @@ const MANY = 6;
   styleUrl: './dimensions-sheet.component.css',
 })
 export class DimensionsSheetComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly refusal = signal<Refusal | null>(null);
   protected readonly many = MANY;
 
-  protected readonly dimensions = computed(() => this.model.chart().settings.dimensions);
+  protected readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
   protected readonly offered = computed(() => {
     const taken = new Set(this.dimensions().map(({ name }) => name.toLowerCase()));
     return USUAL_DIMENSIONS.filter((name) => !taken.has(name.toLowerCase()));
   });
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
-    return refusal === null ? '' : refusalWords(refusal, this.model.chart(), this.model.base());
+    return refusal === null
+      ? ''
+      : refusalWords(refusal, this.proposed.chart(), this.proposed.base());
   });
 
   protected add(name: string): void {
@@ -98,7 +100,7 @@ export class DimensionsSheetComponent {
   }
 
   private propose(id: string, dimension: Dimension | null, afterId: string | null = null): void {
-    this.refusal.set(this.model.propose([{ type: 'setDimension', id, dimension, afterId }]));
+    this.refusal.set(this.proposed.propose([{ type: 'setDimension', id, dimension, afterId }]));
   }
 
   private focusLast(selector: string): void {

@@ -3,8 +3,10 @@ import { Store } from '@ngrx/store';
 import { formatAmount, subtract, type Minor } from '@iunctus/core';
 import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
-import { BenchModel } from '../model/bench-model';
-import { benchFeature } from '../state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { StatementEngine } from '../../workspace/model/statement-engine';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
 interface Mover {
   readonly words: string;
@@ -17,8 +19,8 @@ interface Mover {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="sum" aria-live="polite">
-      @if (model.marks().size > 0) {
-        <span class="chip plain">{{ model.marks().size }} chosen</span>
+      @if (view.marks().size > 0) {
+        <span class="chip plain">{{ view.marks().size }} chosen</span>
         <span class="muted"
           ><kbd>Space</kbd> changes them together, <kbd>M</kbd> moves, <kbd>G</kbd> merges,
           <kbd>Delete</kbd> removes, <kbd>Esc</kbd> lets go</span
@@ -53,12 +55,8 @@ interface Mover {
       @if (conflicts() > 0) {
         <span class="chip bad">{{ conflicts() }} no longer fit</span>
       }
-      <span
-        class="chip"
-        [class.good]="model.engine.balanced()"
-        [class.bad]="!model.engine.balanced()"
-      >
-        {{ model.engine.balanced() ? 'In balance' : 'Balance sheet does not balance' }}
+      <span class="chip" [class.good]="engine.balanced()" [class.bad]="!engine.balanced()">
+        {{ engine.balanced() ? 'In balance' : 'Balance sheet does not balance' }}
       </span>
     </div>
     <span class="saving muted" role="status">{{ savingWords() }}</span>
@@ -115,19 +113,21 @@ interface Mover {
   `,
 })
 export class FootBarComponent {
-  protected readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  protected readonly view = inject(ChartView);
+  protected readonly engine = inject(StatementEngine);
   protected readonly mayChange = inject(Rights).may('change');
   private readonly store = inject(Store);
-  private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
-  private readonly saving = this.store.selectSignal(benchFeature.selectSaving);
-  protected readonly adopting = this.store.selectSignal(benchFeature.selectAdopting);
+  private readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
+  private readonly saving = this.store.selectSignal(workspaceFeature.selectSaving);
+  protected readonly adopting = this.store.selectSignal(workspaceFeature.selectAdopting);
   readonly review = output();
   readonly adopt = output();
 
-  protected readonly changes = this.model.changes;
+  protected readonly changes = this.proposed.changes;
   protected readonly conflicts = computed(() => this.proposal().conflicts.length);
   private readonly all = computed<readonly Mover[]>(() => {
-    const { sections, totals } = this.model.engine.impact();
+    const { sections, totals } = this.engine.impact();
     return [
       ...sections.map((moved) => this.mover(SECTION_WORDS[moved.code], moved)),
       ...totals.map((moved) => this.mover(TOTAL_WORDS[moved.code], moved)),
@@ -136,7 +136,7 @@ export class FootBarComponent {
   protected readonly movers = computed(() => this.all().slice(0, 3));
   protected readonly more = computed(() => this.all().length - this.movers().length);
   protected readonly profitMoves = computed(() =>
-    this.model.engine.impact().totals.some(({ code }) => code === 'netProfit'),
+    this.engine.impact().totals.some(({ code }) => code === 'netProfit'),
   );
   protected readonly savingWords = computed(() => {
     if (this.saving() === 'failed') return 'Not kept: the server cannot be reached';
@@ -145,7 +145,7 @@ export class FootBarComponent {
   });
 
   private mover(words: string, { before, after }: { before: Minor; after: Minor }): Mover {
-    const currency = this.model.client()?.currency ?? 'USD';
+    const currency = this.proposed.client()?.currency ?? 'USD';
     return {
       words,
       amount: formatAmount(subtract(after, before), { currency, negatives: 'sign' }),

@@ -6,9 +6,9 @@ import { catchError, of } from 'rxjs';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { proposalStateWords } from '../../shared/words/review-words';
-import { BenchModel } from '../model/bench-model';
-import { BenchPageActions } from '../state/bench.actions';
-import { benchFeature } from '../state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
 /** A proposal's name and comment, the page to print, and its way to a colleague. */
 @Component({
@@ -97,10 +97,10 @@ import { benchFeature } from '../state/bench.feature';
 })
 export class HandOverComponent {
   private readonly store = inject(Store);
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly session = this.store.selectSignal(sessionFeature.selectSession);
-  private readonly saving = this.store.selectSignal(benchFeature.selectSaving);
-  protected readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
+  private readonly saving = this.store.selectSignal(workspaceFeature.selectSaving);
+  protected readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
   private readonly people = toSignal(
     inject(ApiService)
       .people()
@@ -109,7 +109,7 @@ export class HandOverComponent {
   );
   private readonly chosen = signal<string | null>(null);
 
-  protected readonly clientId = computed(() => this.model.client()?.id ?? '');
+  protected readonly clientId = computed(() => this.proposed.client()?.id ?? '');
   protected readonly colleagues = computed(() =>
     this.people().filter(({ id }) => id !== this.session()?.user.id),
   );
@@ -119,13 +119,13 @@ export class HandOverComponent {
   protected rename(typed: Event): void {
     const name = (typed.target as HTMLInputElement).value.trim();
     this.store.dispatch(
-      BenchPageActions.detailsChanged({ name, comment: this.proposal().comment }),
+      WorkspaceActions.detailsChanged({ name, comment: this.proposal().comment }),
     );
   }
 
   protected comment(typed: Event): void {
     const comment = (typed.target as HTMLTextAreaElement).value.trim();
-    this.store.dispatch(BenchPageActions.detailsChanged({ name: this.proposal().name, comment }));
+    this.store.dispatch(WorkspaceActions.detailsChanged({ name: this.proposal().name, comment }));
   }
 
   protected choose(event: Event): void {
@@ -135,10 +135,10 @@ export class HandOverComponent {
   protected handOver(): void {
     const reviewerId = this.chosen() ?? this.colleagues()[0]?.id;
     if (reviewerId !== undefined)
-      this.store.dispatch(BenchPageActions.handOverRequested({ reviewerId }));
+      this.store.dispatch(WorkspaceActions.handOverRequested({ reviewerId }));
   }
 
   protected withdraw(): void {
-    this.store.dispatch(BenchPageActions.withdrawalRequested());
+    this.store.dispatch(WorkspaceActions.withdrawalRequested());
   }
 }

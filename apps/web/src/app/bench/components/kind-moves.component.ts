@@ -5,7 +5,7 @@ import { catchError, map, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { shortPeriod } from '../../shared/words/period-words';
 import { landingWords } from '../../shared/words/statement-words';
-import { BenchModel } from '../model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 
 /** What another kind moves: from which line to which, and how much in every fiscal year. */
 @Component({
@@ -47,11 +47,11 @@ import { BenchModel } from '../model/bench-model';
   `,
 })
 export class KindMovesComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly api = inject(ApiService);
   readonly account = input.required<Account>();
 
-  private readonly was = computed(() => accountOf(this.model.base(), this.account().id));
+  private readonly was = computed(() => accountOf(this.proposed.base(), this.account().id));
   private readonly changes = computed(() => {
     const was = this.was();
     return was !== undefined && was.kind !== this.account().kind ? was : null;
@@ -65,7 +65,7 @@ export class KindMovesComponent {
       switchMap((id) =>
         id === null
           ? of([])
-          : this.api.postings(this.model.client()?.id ?? '', [id]).pipe(
+          : this.api.postings(this.proposed.client()?.id ?? '', [id]).pipe(
               map(({ years }) => years),
               catchError(() => of([])),
             ),
@@ -74,7 +74,7 @@ export class KindMovesComponent {
     { initialValue: [] },
   );
   protected readonly years = computed(() => {
-    const currency = this.model.client()?.currency ?? 'USD';
+    const currency = this.proposed.client()?.currency ?? 'USD';
     return this.facts().map(({ first, last, amount }) => ({
       period: shortPeriod({ first, last }),
       amount: formatAmount(shownAmount(this.account().kind, amount), { currency, zero: '0.00' }),

@@ -27,10 +27,11 @@ import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { shortList } from '../../shared/words/short-list';
 import { landingWords } from '../../shared/words/statement-words';
-import { BenchModel } from '../model/bench-model';
-import { Sheets } from '../model/sheets';
-import { AccountChoiceComponent } from './account-choice.component';
-import { KindChoiceComponent } from './kind-choice.component';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Sheets } from '../../workspace/model/sheets';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
+import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { SheetComponent } from './sheet.component';
 
 const NOTHING: ManyPlan = { ok: true, operations: [] };
@@ -44,7 +45,8 @@ const NOTHING: ManyPlan = { ok: true, operations: [] };
   styleUrl: './many-sheet.component.css',
 })
 export class ManySheetComponent {
-  protected readonly model = inject(BenchModel);
+  protected readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   private readonly sheets = inject(Sheets);
   readonly done = output();
 
@@ -54,18 +56,18 @@ export class ManySheetComponent {
   /** The account whose settings they are all to have. */
   protected readonly like = signal<AccountId | null | undefined>(undefined);
 
-  protected readonly heading = computed(() => `${this.model.chosen().length} accounts`);
+  protected readonly heading = computed(() => `${this.view.chosen().length} accounts`);
   protected readonly titles = computed(() =>
     shortList(
-      this.model.chosen().flatMap((id) => {
-        const account = accountOf(this.model.chart(), id);
+      this.view.chosen().flatMap((id) => {
+        const account = accountOf(this.proposed.chart(), id);
         return account === undefined ? [] : [titleOf(account)];
       }),
     ),
   );
   /** The kind of most of them, to begin the choice with. */
   protected readonly firstKind = computed(
-    () => accountOf(this.model.chart(), this.model.chosen()[0] ?? '')?.kind ?? 'operatingExpense',
+    () => accountOf(this.proposed.chart(), this.view.chosen()[0] ?? '')?.kind ?? 'operatingExpense',
   );
   protected readonly element = computed(() => KINDS[this.firstKind()].element);
   protected readonly landing = computed(() => {
@@ -74,13 +76,13 @@ export class ManySheetComponent {
   });
   /** The chosen ones and all below them: none of these can be the parent. */
   protected readonly branches = computed(() => {
-    const nodes = this.model.chosen().flatMap((id) => nodeOf(this.model.chart(), id) ?? []);
+    const nodes = this.view.chosen().flatMap((id) => nodeOf(this.proposed.chart(), id) ?? []);
     return new Set([...eachNode(nodes)].map(({ account }) => account.id));
   });
 
   private readonly wanted = computed<ManyPlan>(() => {
-    const chart = this.model.chart();
-    const ids = this.model.chosen();
+    const chart = this.proposed.chart();
+    const ids = this.view.chosen();
     const [kind, under, into] = [this.kind(), this.under(), this.into()];
     if (into !== undefined && into !== null) {
       const others = ids.filter((id) => id !== into);
@@ -100,26 +102,26 @@ export class ManySheetComponent {
   private readonly plan = computed<ManyPlan>(() => {
     const wanted = this.wanted();
     if (!wanted.ok) return wanted;
-    const outcome = applyAll(this.model.chart(), wanted.operations);
+    const outcome = applyAll(this.proposed.chart(), wanted.operations);
     return outcome.ok ? wanted : { ok: false, refusal: outcome.refusal };
   });
 
   protected readonly effects = computed(() => {
     const plan = this.plan();
     if (!plan.ok) return [];
-    return shortList(plan.operations.map((one) => operationWords(one, this.model.chart())));
+    return shortList(plan.operations.map((one) => operationWords(one, this.proposed.chart())));
   });
   protected readonly refusalText = computed(() => {
     const plan = this.plan();
-    return plan.ok ? '' : refusalWords(plan.refusal, this.model.chart());
+    return plan.ok ? '' : refusalWords(plan.refusal, this.proposed.chart());
   });
 
   protected change(event: Event): void {
     event.preventDefault();
     const plan = this.plan();
     if (!plan.ok || plan.operations.length === 0) return;
-    if (this.model.propose(plan.operations) !== null) return;
-    this.model.marks.set(new Set());
+    if (this.proposed.propose(plan.operations) !== null) return;
+    this.view.marks.set(new Set());
     this.sheets.close();
     this.done.emit();
   }

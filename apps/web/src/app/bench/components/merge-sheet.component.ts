@@ -25,9 +25,11 @@ import { ToggleSwitch } from 'primeng/toggleswitch';
 import { budgetWords } from '../../shared/words/setting-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { landingWords } from '../../shared/words/statement-words';
-import { BenchModel } from '../model/bench-model';
-import { Sheets } from '../model/sheets';
-import { AccountChoiceComponent } from './account-choice.component';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Amounts } from '../../workspace/model/amounts';
+import { Sheets } from '../../workspace/model/sheets';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { SheetComponent } from './sheet.component';
 
 /** Merging the account at the cursor into another: choose, see what becomes of it, merge. */
@@ -39,20 +41,22 @@ import { SheetComponent } from './sheet.component';
   styleUrl: './merge-sheet.component.css',
 })
 export class MergeSheetComponent {
-  protected readonly model = inject(BenchModel);
+  protected readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  private readonly amounts = inject(Amounts);
   private readonly sheets = inject(Sheets);
   readonly merged = output();
   protected readonly target = signal<AccountId | null | undefined>(undefined);
   /** Whether a difference of kinds is meant. */
   protected readonly meant = signal(false);
 
-  private readonly node = computed(() => nodeOf(this.model.chart(), this.model.cursor() ?? ''));
-  private readonly into = computed(() => accountOf(this.model.chart(), this.target() ?? ''));
+  private readonly node = computed(() => nodeOf(this.proposed.chart(), this.view.cursor() ?? ''));
+  private readonly into = computed(() => accountOf(this.proposed.chart(), this.target() ?? ''));
   protected readonly heading = computed(() => {
     const account = this.node()?.account;
     return account === undefined ? '' : `Merge ${titleOf(account)}`;
   });
-  protected readonly itself = computed(() => new Set([this.model.cursor() ?? '']));
+  protected readonly itself = computed(() => new Set([this.view.cursor() ?? '']));
 
   protected readonly kindsDiffer = computed(() => {
     const [from, into] = [this.node()?.account, this.into()];
@@ -60,28 +64,28 @@ export class MergeSheetComponent {
   });
 
   private readonly operations = computed(() => {
-    const [id, into] = [this.model.cursor(), this.target()];
+    const [id, into] = [this.view.cursor(), this.target()];
     if (id === null || into === undefined || into === null) return [];
     const acrossKinds = this.kindsDiffer() && this.meant();
-    return planMerge(this.model.chart(), id, { into, acrossKinds });
+    return planMerge(this.proposed.chart(), id, { into, acrossKinds });
   });
   protected readonly refusal = computed<Refusal | null>(() => {
-    const outcome = applyAll(this.model.chart(), this.operations());
+    const outcome = applyAll(this.proposed.chart(), this.operations());
     return outcome.ok ? null : outcome.refusal;
   });
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
     return refusal === null || refusal.code === 'kindsDiffer'
       ? ''
-      : refusalWords(refusal, this.model.chart());
+      : refusalWords(refusal, this.proposed.chart());
   });
 
   /** What becomes of it, line by line. */
   protected readonly effects = computed<readonly string[]>(() => {
     const [from, into] = [this.node(), this.into()];
     if (from === undefined || into === undefined) return [];
-    const currency = this.model.client()?.currency ?? 'USD';
-    const amount = formatAmount(this.model.ownAmountOf(from), { currency, zero: '0.00' });
+    const currency = this.proposed.client()?.currency ?? 'USD';
+    const amount = formatAmount(this.amounts.ownAmountOf(from), { currency, zero: '0.00' });
     const name = titleOf(into);
     const { number } = from.account;
     const below = from.children.length;
@@ -111,8 +115,8 @@ export class MergeSheetComponent {
     event.preventDefault();
     const target = this.target();
     if (target === undefined || target === null) return;
-    if (this.model.propose(this.operations()) !== null) return;
-    this.model.goTo(target);
+    if (this.proposed.propose(this.operations()) !== null) return;
+    this.view.goTo(target);
     this.sheets.close();
     this.merged.emit();
   }

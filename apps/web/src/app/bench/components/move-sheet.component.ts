@@ -22,9 +22,10 @@ import {
 import { shortList } from '../../shared/words/short-list';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { BenchModel } from '../model/bench-model';
-import { Sheets } from '../model/sheets';
-import { AccountChoiceComponent } from './account-choice.component';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Sheets } from '../../workspace/model/sheets';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { SheetComponent } from './sheet.component';
 
 /** Moving the account at the cursor under another: choose, see what it does, move. */
@@ -40,7 +41,7 @@ import { SheetComponent } from './sheet.component';
           inputId="move-target"
           label="Move under"
           placeholder="Part of a number or name"
-          [chart]="model.chart()"
+          [chart]="proposed.chart()"
           [except]="ownBranch()"
           (chosen)="target.set($event)"
         />
@@ -79,19 +80,20 @@ import { SheetComponent } from './sheet.component';
   `,
 })
 export class MoveSheetComponent {
-  protected readonly model = inject(BenchModel);
+  protected readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   private readonly sheets = inject(Sheets);
   readonly moved = output();
   protected readonly target = signal<AccountId | null | undefined>(undefined);
-  private readonly heads = computed(() => headsOf(this.model.chart(), this.model.chosen()));
+  private readonly heads = computed(() => headsOf(this.proposed.chart(), this.view.chosen()));
   protected readonly heading = computed(() => {
-    const account = this.model.selected();
+    const account = this.view.selected();
     const count = this.heads().length;
     if (count > 1) return `Move ${count} accounts`;
     return account === undefined ? '' : `Move ${titleOf(account)}`;
   });
   protected readonly ownBranch = computed(() => {
-    const nodes = this.heads().flatMap((id) => nodeOf(this.model.chart(), id) ?? []);
+    const nodes = this.heads().flatMap((id) => nodeOf(this.proposed.chart(), id) ?? []);
     return new Set([...eachNode(nodes)].map(({ account }) => account.id));
   });
 
@@ -103,7 +105,7 @@ export class MoveSheetComponent {
   private readonly plan = computed<ManyPlan>(() => {
     const parentId = this.target();
     if (parentId === undefined) return { ok: true, operations: [] };
-    return planEach(this.model.chart(), this.heads(), (chart, id) =>
+    return planEach(this.proposed.chart(), this.heads(), (chart, id) =>
       planMoveUnder(chart, id, { parentId }),
     );
   });
@@ -116,19 +118,21 @@ export class MoveSheetComponent {
     return plan.ok ? null : plan.refusal;
   });
   protected readonly effects = computed(() =>
-    shortList(this.operations().map((operation) => operationWords(operation, this.model.chart()))),
+    shortList(
+      this.operations().map((operation) => operationWords(operation, this.proposed.chart())),
+    ),
   );
 
   protected words(refusal: Refusal): string {
-    return refusalWords(refusal, this.model.chart());
+    return refusalWords(refusal, this.proposed.chart());
   }
 
   protected move(event: Event): void {
     event.preventDefault();
-    const id = this.model.cursor();
-    if (id === null || this.model.propose(this.operations()) !== null) return;
-    this.model.marks.set(new Set());
-    this.model.goTo(id);
+    const id = this.view.cursor();
+    if (id === null || this.proposed.propose(this.operations()) !== null) return;
+    this.view.marks.set(new Set());
+    this.view.goTo(id);
     this.sheets.close();
     this.moved.emit();
   }

@@ -25,9 +25,10 @@ import { MovedTotalsComponent } from '../../shared/components/moved-totals.compo
 import { callerIn } from '../../shared/words/opening-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { BenchModel } from '../model/bench-model';
-import { BenchPageActions } from '../state/bench.actions';
-import { benchFeature } from '../state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { StatementEngine } from '../../workspace/model/statement-engine';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { HandOverComponent } from './hand-over.component';
 import { SheetComponent } from './sheet.component';
 
@@ -50,20 +51,21 @@ const LISTED = 300;
   styleUrl: './review-sheet.component.css',
 })
 export class ReviewSheetComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly engine = inject(StatementEngine);
   private readonly store = inject(Store);
   private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  private readonly proposal = this.store.selectSignal(benchFeature.selectProposal);
-  protected readonly adopting = this.store.selectSignal(benchFeature.selectAdopting);
+  private readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
+  protected readonly adopting = this.store.selectSignal(workspaceFeature.selectAdopting);
   protected readonly conflicts = computed(() => this.proposal().conflicts);
   /** The conflict that is being settled; the next one follows it. */
   protected readonly conflict = computed(() => this.conflicts()[0]);
   protected readonly gone = signal('');
 
   private readonly all = computed<readonly Line[]>(() => {
-    let before: Chart = this.model.base();
-    return this.model.steps().flatMap((step) => {
+    let before: Chart = this.proposed.base();
+    return this.proposed.steps().flatMap((step) => {
       const outcome = advance(trackOf(before), [step]);
       const after = outcome.ok ? proposedChart(outcome.track) : before;
       const lines = step.operations.map((operation, index) => ({
@@ -81,26 +83,26 @@ export class ReviewSheetComponent {
   protected readonly lines = computed(() => this.all().slice(0, LISTED));
   protected readonly unlisted = computed(() => this.all().length - this.lines().length);
 
-  protected readonly openings = this.model.engine.openings;
-  protected readonly called = computed(() => callerIn(this.model.chart(), this.model.base()));
+  protected readonly openings = this.engine.openings;
+  protected readonly called = computed(() => callerIn(this.proposed.chart(), this.proposed.base()));
   /** Whether listed balances cannot be posted, so that nothing can be adopted. */
   protected readonly stuck = computed(() => !this.openings().every(({ plan }) => isPostable(plan)));
 
-  protected readonly impact = computed(() => this.model.engine.impact());
-  protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  protected readonly impact = computed(() => this.engine.impact());
+  protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly moves = computed(
     () => this.impact().sections.length + this.impact().totals.length > 0,
   );
 
   protected drop({ stepId, index }: Line): void {
-    const dropped = dropOperation(this.model.base(), this.model.steps(), { stepId, index });
+    const dropped = dropOperation(this.proposed.base(), this.proposed.steps(), { stepId, index });
     const names = [
-      ...dropped.dependents.map((operation) => operationWords(operation, this.model.chart())),
+      ...dropped.dependents.map((operation) => operationWords(operation, this.proposed.chart())),
       ...dropped.balances.map((id) => `the listed balance of ${this.called()(id)}`),
     ];
     this.gone.set(names.length === 0 ? '' : `Dropped with it: ${names.join('; ')}`);
     const place = this.lines().findIndex((line) => line.stepId === stepId && line.index === index);
-    this.store.dispatch(BenchPageActions.operationDropped({ steps: dropped.steps }));
+    this.store.dispatch(WorkspaceActions.operationDropped({ steps: dropped.steps }));
     afterNextRender(() => this.focusLine(place), { injector: this.injector });
   }
 
@@ -113,18 +115,18 @@ export class ReviewSheetComponent {
 
   protected dropBalances(stepId: string): void {
     this.gone.set('');
-    const steps = dropOpening(this.model.steps(), stepId);
-    this.store.dispatch(BenchPageActions.operationDropped({ steps }));
+    const steps = dropOpening(this.proposed.steps(), stepId);
+    this.store.dispatch(WorkspaceActions.operationDropped({ steps }));
     afterNextRender(() => this.focusLine(0), { injector: this.injector });
   }
 
   protected discard(): void {
     this.gone.set('');
-    this.store.dispatch(BenchPageActions.proposalDiscarded());
+    this.store.dispatch(WorkspaceActions.proposalDiscarded());
   }
 
   protected adopt(): void {
-    this.store.dispatch(BenchPageActions.adoptRequested());
+    this.store.dispatch(WorkspaceActions.adoptRequested());
   }
 
   protected conflictWords({ step }: Conflict): string {
@@ -134,22 +136,22 @@ export class ReviewSheetComponent {
   protected reasonWords({ landed, refusal }: Conflict): string {
     if (landed !== null) return `Adopted meanwhile: ${this.words(landed)}`;
     if (refusal === null) return '';
-    return refusalWords(refusal, this.model.chart(), this.model.base());
+    return refusalWords(refusal, this.proposed.chart(), this.proposed.base());
   }
 
   protected dismiss({ step }: Conflict): void {
-    this.store.dispatch(BenchPageActions.conflictDismissed({ stepId: step.id }));
+    this.store.dispatch(WorkspaceActions.conflictDismissed({ stepId: step.id }));
   }
 
   /** Puts the set-aside step on top of what was adopted; a rule may still refuse it. */
   protected keepMine(conflict: Conflict): void {
     const { operations, opening = null } = conflict.step;
-    const refusal = this.model.propose(operations, { opening });
+    const refusal = this.proposed.propose(operations, { opening });
     if (refusal === null) this.dismiss(conflict);
-    else this.gone.set(refusalWords(refusal, this.model.chart(), this.model.base()));
+    else this.gone.set(refusalWords(refusal, this.proposed.chart(), this.proposed.base()));
   }
 
   private words(operation: Parameters<typeof operationWords>[0]): string {
-    return operationWords(operation, this.model.chart(), this.model.base());
+    return operationWords(operation, this.proposed.chart(), this.proposed.base());
   }
 }

@@ -24,8 +24,8 @@ import {
   type KindCode,
 } from '@iunctus/core';
 import { withInferredKind, type Draft } from '../model/draft';
-import { AccountChoiceComponent } from './account-choice.component';
-import { KindChoiceComponent } from './kind-choice.component';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
+import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 
 /** A row while it is edited or added: number, name, kind and parent. */
 @Component({

@@ -1,6 +1,6 @@
 import { A11yModule } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { Sheets } from '../model/sheets';
+import { Sheets } from '../../workspace/model/sheets';
 
 /** A sheet that slides over the statement side; Esc puts it away. */
 @Component({

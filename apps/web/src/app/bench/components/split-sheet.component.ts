@@ -16,8 +16,9 @@ import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { dateWords } from '../../shared/words/period-words';
 import { problemWords } from '../../shared/words/problem-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { BenchModel } from '../model/bench-model';
-import { Sheets } from '../model/sheets';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Sheets } from '../../workspace/model/sheets';
 import {
   distinctionsOf,
   emptyPart,
@@ -38,7 +39,8 @@ import { SheetComponent } from './sheet.component';
   styleUrl: './split-sheet.component.css',
 })
 export class SplitSheetComponent {
-  protected readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   protected readonly look = inject(SplitLook);
   private readonly sheets = inject(Sheets);
   private readonly injector = inject(Injector);
@@ -62,7 +64,7 @@ export class SplitSheetComponent {
     const problem = facts?.status === 'failed' ? facts.problem : this.look.problem();
     return problem === null ? '' : problemWords(problem);
   });
-  protected readonly dimensions = computed(() => this.model.chart().settings.dimensions);
+  protected readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
   protected readonly sources = computed(() =>
     (this.facts()?.sources ?? []).map(({ source }) => ({ source, words: SOURCE_WORDS[source] })),
   );
@@ -138,7 +140,7 @@ export class SplitSheetComponent {
 
   protected amountWords(amount: Minor): string {
     const kind = this.account()?.kind ?? 'bank';
-    const currency = this.model.client()?.currency ?? 'USD';
+    const currency = this.proposed.client()?.currency ?? 'USD';
     return formatAmount(shownAmount(kind, amount), { currency, zero: '0.00' });
   }
 
@@ -149,9 +151,9 @@ export class SplitSheetComponent {
   protected split(event: Event): void {
     event.preventDefault();
     const plan = this.look.plan();
-    if (!plan.ok || !this.ready() || this.model.propose(plan.operations) !== null) return;
+    if (!plan.ok || !this.ready() || this.proposed.propose(plan.operations) !== null) return;
     const [first] = plan.accounts;
-    if (first !== undefined) this.model.goTo(first.id);
+    if (first !== undefined) this.view.goTo(first.id);
     this.sheets.close();
     this.done.emit();
   }

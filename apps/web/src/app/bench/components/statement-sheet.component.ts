@@ -29,8 +29,11 @@ import {
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
 import { STATEMENT_WORDS } from '../../shared/words/statement-words';
-import { BenchModel } from '../model/bench-model';
-import { benchFeature } from '../state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Joins } from '../../workspace/model/joins';
+import { StatementEngine } from '../../workspace/model/statement-engine';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
 /** Every row of a statement is exactly so high, in pixels. */
 export const STATEMENT_ROW_HEIGHT = 24;
@@ -51,25 +54,28 @@ export interface StatementInSight {
   styleUrl: './statement-sheet.component.css',
 })
 export class StatementSheetComponent {
-  protected readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  protected readonly joins = inject(Joins);
+  private readonly engine = inject(StatementEngine);
   private readonly store = inject(Store);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   readonly inSight = output<StatementInSight>();
   readonly leave = output();
 
   protected readonly rowHeight = STATEMENT_ROW_HEIGHT;
-  protected readonly statement = this.model.engine.statement;
-  private readonly period = this.store.selectSignal(benchFeature.selectPeriod);
+  protected readonly statement = this.engine.statement;
+  private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
   protected readonly cursor = signal(0);
-  private readonly moved = computed(() => movedRows(this.model.engine.impact()));
-  protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  private readonly moved = computed(() => movedRows(this.engine.impact()));
+  protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly title = computed(() => STATEMENT_WORDS[this.statement().code]);
   protected readonly subtitle = computed(() => subtitleOf(this.statement().code, this.period()));
 
   /** The rows on which the account at the cursor of the chart lands. */
   protected readonly landing = computed(() => {
-    const id = this.model.cursor();
-    return new Set(id === null ? [] : this.model.landingOf(id));
+    const id = this.view.cursor();
+    return new Set(id === null ? [] : this.joins.landingOf(id));
   });
 
   /** Place of the first row on which the account at the cursor lands; -1 where it lands on none. */
@@ -122,13 +128,13 @@ export class StatementSheetComponent {
   protected select(index: number): void {
     this.cursor.set(index);
     const row = this.statement().rows[index];
-    this.model.litRow.set(row?.key ?? null);
+    this.joins.litRow.set(row?.key ?? null);
   }
 
   protected goToAccount(): void {
     const row = this.statement().rows[this.cursor()];
     const subject = row === undefined ? null : sectionAndAccountOf(row.key);
-    if (subject?.accountId != null) this.model.goTo(subject.accountId);
+    if (subject?.accountId != null) this.view.goTo(subject.accountId);
     this.leave.emit();
   }
 

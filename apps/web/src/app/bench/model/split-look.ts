@@ -6,8 +6,9 @@ import { nodeOf, planSplit, type SplitPlan, type SplitPart, pendingSplits } from
 import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { benchFeature } from '../state/bench.feature';
-import { BenchModel } from './bench-model';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
 
 /** What was asked of the server: on its way, answered, or failed. */
 type Asked<T> =
@@ -33,14 +34,15 @@ const REST = 200;
 /** The account at the cursor while it is split: what its postings are, and what the typed parts would move. */
 @Injectable()
 export class SplitLook {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   private readonly api = inject(ApiService);
-  private readonly balances = inject(Store).selectSignal(benchFeature.selectBalances);
+  private readonly balances = inject(Store).selectSignal(workspaceFeature.selectBalances);
   readonly parts = signal<readonly SplitPart[]>([]);
 
-  private readonly id = this.model.cursor() ?? '';
-  readonly node = computed(() => nodeOf(this.model.chart(), this.id));
-  private readonly clientId = this.model.client()?.id ?? '';
+  private readonly id = this.view.cursor() ?? '';
+  readonly node = computed(() => nodeOf(this.proposed.chart(), this.id));
+  private readonly clientId = this.proposed.client()?.id ?? '';
 
   readonly facts = toSignal<Asked<PostingsAnswer>>(
     this.api.postings(this.clientId, [this.id, ...(this.node()?.absorbed ?? [])]).pipe(
@@ -64,7 +66,7 @@ export class SplitLook {
 
   private readonly question = computed(() => {
     const [plan, period] = [this.named(), this.balances()];
-    const pending = pendingSplits(this.model.steps());
+    const pending = pendingSplits(this.proposed.steps());
     if (period === null || !plan.ok || plan.accounts.length === 0) return null;
     const own = plan.operations.flatMap((one) => (one.type === 'split' ? one.split : []));
     const { first, last } = period;
@@ -94,7 +96,7 @@ export class SplitLook {
 
   private planned(parts: readonly SplitPart[]): SplitPlan {
     const newId = () => crypto.randomUUID();
-    return planSplit(this.model.chart(), { id: this.id, parts, newId });
+    return planSplit(this.proposed.chart(), { id: this.id, parts, newId });
   }
 
   /** Each part has one split for the account and one for everything that was merged into it. */

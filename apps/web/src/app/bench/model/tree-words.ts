@@ -15,14 +15,6 @@ export const crossingWords = (chart: Chart, operations: readonly Operation[]): s
     })
     .join(' ');
 
-/** The calendar day where the user is. */
-export const today = (): string => {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()]
-    .map((part) => String(part).padStart(2, '0'))
-    .join('-');
-};
-
 /** What is said where the plan has no number between two neighbours. */
 export const roomWords = (draft: Draft, chart: Chart): string => {
   const { adding } = draft;

@@ -35,14 +35,17 @@ import {
   StatementSheetComponent,
   type StatementInSight,
 } from '../components/statement-sheet.component';
-import { BenchModel } from '../model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Joins } from '../../workspace/model/joins';
+import { StatementEngine } from '../../workspace/model/statement-engine';
 import { rowIdOf } from '../model/listed-rows';
 import { seamCurves, type ChartEnd } from '../model/seam-curves';
-import { Commands } from '../model/commands';
-import { Sheets, type SheetName } from '../model/sheets';
-import type { TreeAction } from '../model/tree-keys';
-import { BenchPageActions } from '../state/bench.actions';
-import { benchFeature } from '../state/bench.feature';
+import { Commands } from '../../workspace/model/commands';
+import { Sheets, type SheetName } from '../../workspace/model/sheets';
+import type { TreeAction } from '../../workspace/model/tree-action';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
 const STATEMENTS: readonly StatementCode[] = ['profitAndLoss', 'balanceSheet'];
 const DEPTHS: readonly { readonly depth: number; readonly words: string }[] = [
@@ -83,7 +86,10 @@ const NEED_AN_ACCOUNT: readonly SheetName[] = ['account', 'move', 'merge', 'spli
   host: { '(window:keydown)': 'onKey($event)' },
 })
 export class BenchPage {
-  protected readonly model = inject(BenchModel);
+  protected readonly proposed = inject(ProposedChart);
+  protected readonly view = inject(ChartView);
+  private readonly joins = inject(Joins);
+  private readonly engine = inject(StatementEngine);
   protected readonly sheets = inject(Sheets);
   private readonly commands = inject(Commands);
   private readonly store = inject(Store);
@@ -93,19 +99,19 @@ export class BenchPage {
   private readonly statementSheet = viewChild(StatementSheetComponent);
   private readonly filterField = viewChild<ElementRef<HTMLInputElement>>('filterField');
 
-  protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
-  protected readonly waiting = this.store.selectSignal(benchFeature.selectWaiting);
-  protected readonly client = this.store.selectSignal(benchFeature.selectClient);
+  protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
+  protected readonly waiting = this.store.selectSignal(workspaceFeature.selectWaiting);
+  protected readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   protected readonly statements = STATEMENTS;
   protected readonly statementWords = STATEMENT_WORDS;
   protected readonly depths = DEPTHS;
-  protected readonly shown = this.model.engine.shown;
+  protected readonly shown = this.engine.shown;
   private readonly rowsInSight = signal<RowsInSight>({ scrolled: 0, height: 0 });
   private readonly linesInSight = signal<StatementInSight>({ top: 0, height: 0, scrolled: 0 });
 
   protected readonly curves = computed(() => {
     const { height, scrolled, top } = this.linesInSight();
-    const rows = this.model.engine.statement().rows;
+    const rows = this.engine.statement().rows;
     return seamCurves(
       this.chartEnds(),
       {
@@ -122,23 +128,23 @@ export class BenchPage {
   private readonly chartEnds = computed<readonly ChartEnd[]>(() => {
     const { scrolled, height } = this.rowsInSight();
     const first = Math.max(Math.floor(scrolled / ROW_HEIGHT), 0);
-    const rows = this.model.rows().slice(first, Math.ceil((scrolled + height) / ROW_HEIGHT));
+    const rows = this.view.rows().slice(first, Math.ceil((scrolled + height) / ROW_HEIGHT));
     return rows.flatMap((row, index) => {
       if (row.type !== 'account') return [];
       const id = row.node.account.id;
-      const selected = this.model.cursor() === id;
+      const selected = this.view.cursor() === id;
       if (row.open && !selected && row.node.account.role === 'heading') return [];
       const y = ROWS_TOP + (first + index + 0.5) * ROW_HEIGHT - scrolled;
       if (y < ROWS_TOP || y > ROWS_TOP + height) return [];
-      const landing = this.model.landingOf(id);
-      const changed = this.model.changeOf(id) !== null;
+      const landing = this.joins.landingOf(id);
+      const changed = this.proposed.changeOf(id) !== null;
       return { key: rowIdOf(row), y, landing, selected, changed };
     });
   });
 
   /** The statement on which the account at the cursor lands; `null` where it lands on none. */
   private readonly ownStatement = computed(() => {
-    const kind = this.model.selected()?.kind;
+    const kind = this.view.selected()?.kind;
     return kind === undefined ? null : statementOf(kind);
   });
 
@@ -161,7 +167,7 @@ export class BenchPage {
 
   protected showStatement(code: StatementCode): void {
     this.shown.update((shown) => ({ ...shown, code }));
-    this.model.litRow.set(null);
+    this.joins.litRow.set(null);
   }
 
   protected toggleZeroLines(): void {
@@ -191,7 +197,7 @@ export class BenchPage {
       case 'outline':
         return void this.router.navigate(['../outline'], { relativeTo: this.route });
       case 'depth':
-        return this.model.showDepth(action.depth);
+        return this.view.showDepth(action.depth);
       default:
     }
   }
@@ -201,7 +207,7 @@ export class BenchPage {
   }
 
   protected filterBy(typed: Event): void {
-    this.model.filter.set((typed.target as HTMLInputElement).value);
+    this.view.filter.set((typed.target as HTMLInputElement).value);
   }
 
   protected leaveFilter(clear: boolean): void {
@@ -211,13 +217,13 @@ export class BenchPage {
 
   /** At once: a letter that is typed next must not meet the old text. */
   private clearFilter(): void {
-    this.model.filter.set('');
+    this.view.filter.set('');
     const field = this.filterField()?.nativeElement;
     if (field !== undefined) field.value = '';
   }
 
   protected adopt(): void {
-    this.store.dispatch(BenchPageActions.adoptRequested());
+    this.store.dispatch(WorkspaceActions.adoptRequested());
   }
 
   protected onKey(event: KeyboardEvent): void {
@@ -237,24 +243,24 @@ export class BenchPage {
   }
 
   private adoptIfAny(): void {
-    if (this.model.steps().length > 0) this.adopt();
+    if (this.proposed.steps().length > 0) this.adopt();
   }
 
   private undoOrRedo({ shiftKey }: KeyboardEvent): void {
     this.store.dispatch(
-      shiftKey ? BenchPageActions.redoRequested() : BenchPageActions.undoRequested(),
+      shiftKey ? WorkspaceActions.redoRequested() : WorkspaceActions.undoRequested(),
     );
   }
 
   /** What is asked about the account at the cursor is asked about all that are chosen. */
   private sheetFor(name: SheetName): SheetName {
     const together = name === 'account' || name === 'merge';
-    return together && this.model.marks().size > 0 ? 'many' : name;
+    return together && this.view.marks().size > 0 ? 'many' : name;
   }
 
   private openSheet(name: SheetName): void {
     const needsAccount = NEED_AN_ACCOUNT.includes(name);
-    if (!needsAccount || this.model.cursor() !== null) this.sheets.show(name);
+    if (!needsAccount || this.view.cursor() !== null) this.sheets.show(name);
   }
 
   /** The statement on which the account at the cursor lands, when the other one is shown; else the other one. */

@@ -10,7 +10,7 @@ import {
 } from '@iunctus/core';
 import { Store } from '@ngrx/store';
 import { catchError, EMPTY, forkJoin, of, switchMap } from 'rxjs';
-import { BenchPageActions } from '../../bench/state/bench.actions';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -134,7 +134,7 @@ export class KeptStartComponent {
           { keptChartId, version: latest, ids: brought.origin },
           // The page goes on to the chart, which tells it.
           () =>
-            this.store.dispatch(BenchPageActions.versionBrought({ name, version: latest, left })),
+            this.store.dispatch(WorkspaceActions.versionBrought({ name, version: latest, left })),
         );
       });
   }

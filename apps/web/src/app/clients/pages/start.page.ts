@@ -42,9 +42,9 @@ import {
 } from '@iunctus/core';
 import { catchError, debounceTime, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
-import { BenchModel } from '../../bench/model/bench-model';
-import { BenchPageActions } from '../../bench/state/bench.actions';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { COUNTRY_WORDS, LEGAL_FORM_WORDS, natureWords } from '../../shared/words/client-words';
 import { refusalWords } from '../../shared/words/refusal-words';
@@ -73,9 +73,9 @@ export class StartPage {
   private readonly api = inject(ApiService);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  protected readonly model = inject(BenchModel);
-  protected readonly client = this.store.selectSignal(benchFeature.selectClient);
-  private readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  protected readonly proposed = inject(ProposedChart);
+  protected readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  private readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
   private readonly clients = this.store.selectSignal(clientsFeature.selectClients);
   private readonly chosenIndustry = signal<IndustryCode | null>(null);
   private readonly chosenForm = signal<LegalForm | null>(null);
@@ -127,9 +127,9 @@ export class StartPage {
   protected readonly groups = computed(() => composeStartingChart(this.choice()));
 
   /** Whether the client has accounts already, to which something is only added. */
-  protected readonly living = computed(() => accountCount(this.model.chart()) > 0);
+  protected readonly living = computed(() => accountCount(this.proposed.chart()) > 0);
   protected readonly there = computed<ReadonlySet<string>>(() =>
-    this.living() ? namesThere(this.model.chart(), this.groups()) : new Set(),
+    this.living() ? namesThere(this.proposed.chart(), this.groups()) : new Set(),
   );
   private readonly struckOrTicked = signal<ReadonlySet<string>>(new Set());
   protected readonly struck = computed(() =>
@@ -141,7 +141,7 @@ export class StartPage {
   private readonly wanted = computed(() => withoutStruck(this.groups(), this.struck()));
   private readonly into = computed(() =>
     this.living()
-      ? planStartingInto(this.model.chart(), this.wanted(), () => crypto.randomUUID())
+      ? planStartingInto(this.proposed.chart(), this.wanted(), () => crypto.randomUUID())
       : null,
   );
   protected readonly count = computed(() => {
@@ -180,7 +180,7 @@ export class StartPage {
   );
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
-    return refusal === null ? '' : refusalWords(refusal, this.model.chart());
+    return refusal === null ? '' : refusalWords(refusal, this.proposed.chart());
   });
 
   constructor() {
@@ -229,7 +229,7 @@ export class StartPage {
     if (into?.ok === false) return this.refusal.set(into.refusal);
     this.keepNature();
     if (into === null) return this.begin(this.freshOperations());
-    this.refusal.set(this.model.propose(into.operations));
+    this.refusal.set(this.proposed.propose(into.operations));
     if (this.refusal() === null) this.goToChart();
   }
 
@@ -253,7 +253,7 @@ export class StartPage {
   private keepNature(): void {
     const [client, nature] = [this.client(), this.learnt()];
     if (client !== null && nature !== null)
-      this.store.dispatch(BenchPageActions.natureChosen({ clientId: client.id, nature }));
+      this.store.dispatch(WorkspaceActions.natureChosen({ clientId: client.id, nature }));
   }
 
   private freshOperations(): readonly Operation[] {
@@ -270,8 +270,8 @@ export class StartPage {
     if (client === null) return;
     const steps = operations.length === 0 ? [] : [{ id, operations }];
     if (this.load().status === 'noChart')
-      this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
-    else this.refusal.set(this.model.propose(operations, { id }));
+      this.store.dispatch(WorkspaceActions.chartBegun({ clientId: client.id, steps }));
+    else this.refusal.set(this.proposed.propose(operations, { id }));
     if (this.refusal() === null) this.goToChart();
   }
 

@@ -4,8 +4,8 @@ import { Store } from '@ngrx/store';
 import type { TaxSoftwareAnswer } from '@iunctus/contract';
 import { fiscalYearStart, RETURN_FORMS, returnFormOf, type Period } from '@iunctus/core';
 import { catchError, EMPTY } from 'rxjs';
-import { BenchModel } from '../../bench/model/bench-model';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
@@ -24,15 +24,15 @@ import { BACKUP_GROUP, EXPORT_GROUPS, RETURN_OFFERS, type ExportOffer } from '..
   styleUrl: './exchange.page.css',
 })
 export class ExchangePage {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   protected readonly rights = inject(Rights);
   private readonly store = inject(Store);
   private readonly api = inject(ApiService);
-  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
-  protected readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
-  protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
-  protected readonly client = this.model.client;
-  protected readonly pending = this.model.changes;
+  private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
+  protected readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
+  protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
+  protected readonly client = this.proposed.client;
+  protected readonly pending = this.proposed.changes;
   /** Whether files of the chart bear amounts. */
   protected readonly amounts = signal(true);
   /** Whether the printed chart bears guidance, and in which order it is. */

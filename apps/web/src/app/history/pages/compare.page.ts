@@ -19,15 +19,15 @@ import {
   type PairedRow,
   type StatementCode,
 } from '@iunctus/core';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { changeWords } from '../../shared/words/change-words';
 import { accountWords } from '../../shared/words/account-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
 import { STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { CompareStore } from '../state/compare.store';
-import { HistoryPageActions } from '../state/history.actions';
-import { historyFeature } from '../state/history.feature';
+import { HistoryPageActions } from '../../workspace/state/history.actions';
+import { historyFeature } from '../../workspace/state/history.feature';
 
 /** Two revisions beside one another: the accounts that differ, and both statements. */
 @Component({
@@ -46,7 +46,7 @@ export class ComparePage {
   readonly from = input('0');
   readonly to = input('0');
 
-  private readonly client = this.store.selectSignal(benchFeature.selectClient);
+  private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   private readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
   protected readonly statements: readonly StatementCode[] = ['profitAndLoss', 'balanceSheet'];
   protected readonly statementWords = STATEMENT_WORDS;

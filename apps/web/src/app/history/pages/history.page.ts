@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input } f
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { RevisionAnswer } from '@iunctus/contract';
-import { BenchModel } from '../../bench/model/bench-model';
-import { BenchPageActions } from '../../bench/state/bench.actions';
-import { crosswalkFile, saveAs } from '../../numbers/model/crosswalk-file';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { crosswalkFile, saveAs } from '../../shared/files/crosswalk-file';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { operationWords } from '../../shared/words/operation-words';
 import { momentWords } from '../../shared/words/period-words';
-import { HistoryPageActions } from '../state/history.actions';
-import { historyFeature } from '../state/history.feature';
+import { HistoryPageActions } from '../../workspace/state/history.actions';
+import { historyFeature } from '../../workspace/state/history.feature';
 
 /** At most so many operations of one revision are listed. */
 const LISTED = 60;
@@ -25,7 +25,7 @@ const LISTED = 60;
 export class HistoryPage {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   readonly clientId = input.required<string>();
   protected readonly load = this.store.selectSignal(historyFeature.selectLoad);
   protected readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
@@ -41,7 +41,7 @@ export class HistoryPage {
   protected lines({ operations }: RevisionAnswer): readonly string[] {
     return operations
       .slice(0, LISTED)
-      .map((operation) => operationWords(operation, this.model.base(), this.model.chart()));
+      .map((operation) => operationWords(operation, this.proposed.base(), this.proposed.chart()));
   }
 
   protected unlisted({ operations }: RevisionAnswer): number {
@@ -52,20 +52,20 @@ export class HistoryPage {
 
   /** The crosswalk of a revision, for whoever still has the old numbers. */
   protected download({ number, crosswalk }: RevisionAnswer): void {
-    const client = this.model.client()?.name ?? 'Chart';
+    const client = this.proposed.client()?.name ?? 'Chart';
     saveAs(
       `${client} crosswalk of revision ${number}.csv`,
-      crosswalkFile(crosswalk, this.model.chart(), () => null),
+      crosswalkFile(crosswalk, this.proposed.chart(), () => null),
     );
   }
 
   protected restore({ number }: RevisionAnswer): void {
-    this.store.dispatch(BenchPageActions.restoreRequested({ revision: number }));
+    this.store.dispatch(WorkspaceActions.restoreRequested({ revision: number }));
     void this.router.navigate(['/clients', this.clientId(), 'chart']);
   }
 
   protected takeBack({ number }: RevisionAnswer): void {
-    this.store.dispatch(BenchPageActions.takeBackRequested({ revision: number }));
+    this.store.dispatch(WorkspaceActions.takeBackRequested({ revision: number }));
     void this.router.navigate(['/clients', this.clientId(), 'chart']);
   }
 }

@@ -13,7 +13,7 @@ import {
 } from '@iunctus/core';
 import { Store } from '@ngrx/store';
 import { forkJoin, type Subscription } from 'rxjs';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 
@@ -24,7 +24,7 @@ const chartOf = ({ accounts, settings, merged, splits }: RevisionChartAnswer): C
 @Injectable()
 export class CompareStore {
   private readonly api = inject(ApiService);
-  private readonly amounts = inject(Store).selectSignal(benchFeature.selectAmounts);
+  private readonly amounts = inject(Store).selectSignal(workspaceFeature.selectAmounts);
   private asking: Subscription | null = null;
 
   readonly before = signal<Chart>(emptyChart());

@@ -9,7 +9,7 @@ import {
   type Operation,
   type UnplacedBalance,
 } from '@iunctus/core';
-import { BenchModel } from '../../bench/model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import type { Caller } from '../../shared/words/opening-words';
@@ -27,7 +27,7 @@ const addedBy = (operation: Operation): readonly (readonly [AccountId, string])[
   styleUrl: './balances-part.component.css',
 })
 export class BalancesPartComponent {
-  private readonly bench = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   protected readonly brought = inject(ImportOpening);
   readonly balances = input.required<readonly ListedBalance[]>();
   /** Balances that stand on headings. */
@@ -35,7 +35,7 @@ export class BalancesPartComponent {
   /** What accounts that the list adds are called. */
   readonly titles = input.required<ReadonlyMap<string, string>>();
 
-  protected readonly currency = computed(() => this.bench.client()?.currency ?? 'USD');
+  protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly sides = computed(() => {
     const { debit, credit } = sidesOf(this.balances());
     const words = (amount: number): string =>
@@ -50,7 +50,7 @@ export class BalancesPartComponent {
     })),
   );
   protected readonly called = computed<Caller>(() => {
-    const [chart, titles] = [this.bench.chart(), this.titles()];
+    const [chart, titles] = [this.proposed.chart(), this.titles()];
     const added = new Map(this.brought.taker().flatMap(addedBy));
     return (id) => {
       const account = accountOf(chart, id);

@@ -18,7 +18,7 @@ import { KINDS, titleOf } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { kindReasonWords, rowWords, type ChangeContext } from '../../shared/words/import-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { BenchModel } from '../../bench/model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { isDoubtful, type ShownLine } from '../model/row-filter';
 
 const ROW_HEIGHT = 28;
@@ -169,7 +169,7 @@ const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is 
   `,
 })
 export class LinedListComponent {
-  private readonly bench = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   readonly lines = input.required<readonly ShownLine[]>();
   readonly context = input.required<ChangeContext>();
@@ -211,7 +211,7 @@ export class LinedListComponent {
     const { refusal, fate, account } = line.missing;
     return refusal === null
       ? `${FATE_WORDS[fate]}`
-      : `${titleOf(account)}: ${refusalWords(refusal, this.bench.chart())}`;
+      : `${titleOf(account)}: ${refusalWords(refusal, this.proposed.chart())}`;
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -16,8 +16,8 @@ import {
   type ImportRow,
   type KindCode,
 } from '@iunctus/core';
-import { BenchModel } from '../../bench/model/bench-model';
-import { KindChoiceComponent } from '../../bench/components/kind-choice.component';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { accountWords } from '../../shared/words/account-words';
 import {
   COLUMN_USE_WORDS,
@@ -53,7 +53,7 @@ const FIRST_OF_ALL = ['[data-first]', '.wrong input', 'input', 'button'] as cons
 })
 export class RowPanelComponent {
   protected readonly draft = inject(ImportDraft);
-  private readonly bench = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly panel = viewChild.required<ElementRef<HTMLElement>>('panel');
   readonly line = input.required<ShownLine | null>();
   readonly context = input.required<ChangeContext>();
@@ -110,7 +110,7 @@ export class RowPanelComponent {
   }
 
   protected problems(row: ImportRow): readonly string[] {
-    return row.problems.map((problem) => importProblemWords(problem, this.bench.chart()));
+    return row.problems.map((problem) => importProblemWords(problem, this.proposed.chart()));
   }
 
   protected changes(row: ImportRow): readonly string[] {
@@ -118,11 +118,11 @@ export class RowPanelComponent {
   }
 
   protected question(row: ImportRow): string {
-    return row.question === null ? '' : questionWords(row, row.question, this.bench.chart());
+    return row.question === null ? '' : questionWords(row, row.question, this.proposed.chart());
   }
 
   protected asked(row: ImportRow): string {
-    return accountWords(row.question?.accountId, this.bench.chart());
+    return accountWords(row.question?.accountId, this.proposed.chart());
   }
 
   protected canStandAlone(row: ImportRow): boolean {
@@ -133,7 +133,7 @@ export class RowPanelComponent {
 
   protected refusal(): string {
     const refusal = this.missing()?.refusal ?? null;
-    return refusal === null ? '' : refusalWords(refusal, this.bench.chart());
+    return refusal === null ? '' : refusalWords(refusal, this.proposed.chart());
   }
 
   protected missingTitle(): string {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { KINDS, type ImportRow, type KindCode } from '@iunctus/core';
-import { KindChoiceComponent } from '../../bench/components/kind-choice.component';
+import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { ELEMENT_WORDS } from '../../shared/words/statement-words';
 import { ImportDraft } from '../model/import-draft';
 

@@ -11,7 +11,7 @@ import type {
   TreeSource,
 } from '@iunctus/core';
 import { catchError, EMPTY, of } from 'rxjs';
-import { BenchModel } from '../../bench/model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ApiService } from '../../shared/api/api.service';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
@@ -30,7 +30,7 @@ const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> =>
 export class ImportDraft {
   private readonly engine = inject(ImportEngine);
   private readonly api = inject(ApiService);
-  private readonly client = inject(BenchModel).client;
+  private readonly client = inject(ProposedChart).client;
   readonly sheet = linkedSignal({
     source: () => this.engine.file(),
     computation: (file) => {

@@ -12,8 +12,9 @@ import {
   type Period,
 } from '@iunctus/core';
 import { catchError, EMPTY, map, of, type Observable } from 'rxjs';
-import { BenchModel } from '../../bench/model/bench-model';
-import { today } from '../../bench/model/tree-words';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { StatementEngine } from '../../workspace/model/statement-engine';
+import { today } from '../../shared/dates/today';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { ImportDraft } from './import-draft';
@@ -22,19 +23,20 @@ import { ImportEngine } from './import-engine';
 /** The balances of the list beside those of the books, and whether they come along with the accounts. */
 @Injectable()
 export class ImportOpening {
-  private readonly bench = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly statements = inject(StatementEngine);
   private readonly engine = inject(ImportEngine);
   private readonly draft = inject(ImportDraft);
   private readonly api = inject(ApiService);
 
   /** The month at whose end the list was drawn up. */
   readonly last = linkedSignal(
-    () => this.bench.client()?.latestMonth ?? addMonths(monthOf(today()), -1),
+    () => this.proposed.client()?.latestMonth ?? addMonths(monthOf(today()), -1),
   );
   /** A client without entries wants the balances of its list; another is asked. */
   readonly along = linkedSignal<unknown, boolean>({
     source: () => this.draft.seen(),
-    computation: () => this.bench.client()?.latestMonth === null,
+    computation: () => this.proposed.client()?.latestMonth === null,
   });
   /** Whether an account is added for what the balances leave open. */
   readonly withTaker = linkedSignal<unknown, boolean>({
@@ -99,7 +101,7 @@ export class ImportOpening {
       const books = this.books();
       if (books === null || this.engine.plan() === null || !this.listed()) return;
       // Balances that are in the proposal already count as posted.
-      const pending = openingAmounts(this.bench.engine.openings(), this.year(), this.startsIn());
+      const pending = openingAmounts(this.statements.openings(), this.year(), this.startsIn());
       this.engine.askOpening([...books, ...pending], this.withTaker());
     });
   }
@@ -109,12 +111,12 @@ export class ImportOpening {
   }
 
   private startsIn(): number {
-    return this.bench.client()?.fiscalYearStart ?? 1;
+    return this.proposed.client()?.fiscalYearStart ?? 1;
   }
 
   /** What the books come to over a fiscal year; nothing for a client without a chart. */
   private booksOf(year: Period): Observable<readonly AmountsTuple[]> {
-    const client = this.bench.client();
+    const client = this.proposed.client();
     this.problem.set(null);
     if (client === null) return EMPTY;
     if (client.chart === null) return of([]);

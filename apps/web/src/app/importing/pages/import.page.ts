@@ -22,10 +22,10 @@ import {
   type TreeSource,
 } from '@iunctus/core';
 import { ProgressBar } from 'primeng/progressbar';
-import { BenchModel, stepOf } from '../../bench/model/bench-model';
-import { today } from '../../bench/model/tree-words';
-import { BenchPageActions } from '../../bench/state/bench.actions';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { ProposedChart, stepOf } from '../../workspace/model/proposed-chart';
+import { today } from '../../shared/dates/today';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import {
   fileProblemWords,
@@ -81,13 +81,13 @@ type Part = 'columns' | 'types' | 'lines' | 'balances';
   styleUrl: './import.page.css',
 })
 export class ImportPage {
-  protected readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   protected readonly engine = inject(ImportEngine);
   protected readonly draft = inject(ImportDraft);
   protected readonly brought = inject(ImportOpening);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  private readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  private readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
   private readonly list = viewChild(LinedListComponent);
   private readonly panel = viewChild(RowPanelComponent);
 
@@ -135,19 +135,19 @@ export class ImportPage {
     () => this.lines().find(({ key }) => key === this.selected()) ?? null,
   );
   protected readonly context = computed<ChangeContext>(() => ({
-    chart: this.model.chart(),
+    chart: this.proposed.chart(),
     titles: new Map(
       (this.engine.plan()?.rows ?? []).flatMap(({ accountId, number, entry }) =>
         accountId === null ? [] : [[accountId, titleOf({ number, name: entry.name })] as const],
       ),
     ),
-    currency: this.model.client()?.currency ?? 'USD',
+    currency: this.proposed.client()?.currency ?? 'USD',
   }));
   protected readonly hasTypes = computed(() => this.draft.columns().uses.includes('type'));
   /** A chart that was taken out whole can be taken over whole by a client without one. */
   protected readonly whole = computed(() => {
     const chart = wholeChartIn(this.engine.file()?.whole ?? null);
-    return chart !== null && accountCount(this.model.chart()) === 0 ? chart : null;
+    return chart !== null && accountCount(this.proposed.chart()) === 0 ? chart : null;
   });
   protected readonly balances = computed(() => this.engine.plan()?.balances ?? []);
   /** Whether there is anything to propose, and nothing that must be settled first. */
@@ -176,17 +176,17 @@ export class ImportPage {
   protected readonly sum = computed(() => this.sumWords());
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
-    return refusal === null ? '' : refusalWords(refusal, this.model.chart());
+    return refusal === null ? '' : refusalWords(refusal, this.proposed.chart());
   });
 
   constructor() {
     effect((onCleanup) => {
-      const client = this.model.client();
+      const client = this.proposed.client();
       if (client === null || this.draft.seen() === null || this.busyLoading()) return;
       const question = {
         sheet: this.draft.sheet(),
-        chart: this.model.chart(),
-        former: this.model.former(),
+        chart: this.proposed.chart(),
+        former: this.proposed.former(),
         currency: client.currency,
         today: today(),
         decisions: this.draft.decisions(),
@@ -280,13 +280,13 @@ export class ImportPage {
   }
 
   private put(operations: readonly Operation[], opening: OpeningBalances | null): void {
-    const client = this.model.client();
+    const client = this.proposed.client();
     if (client === null) return;
     if (this.load().status === 'noChart') {
       const steps = [stepOf(operations, { opening })];
-      this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
+      this.store.dispatch(WorkspaceActions.chartBegun({ clientId: client.id, steps }));
     } else {
-      this.refusal.set(this.model.propose(operations, { opening }));
+      this.refusal.set(this.proposed.propose(operations, { opening }));
       if (this.refusal() !== null) return;
     }
     void this.router.navigate(['/clients', client.id, 'chart']);

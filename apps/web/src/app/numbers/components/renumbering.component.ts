@@ -13,11 +13,11 @@ import {
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { accountOf, type AccountId, type CrosswalkRow, type Refusal } from '@iunctus/core';
-import { AccountChoiceComponent } from '../../bench/components/account-choice.component';
-import { BenchModel } from '../../bench/model/bench-model';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { unplacedWords, WHY_WORDS } from '../../shared/words/number-words';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { crosswalkFile, saveAs } from '../model/crosswalk-file';
+import { crosswalkFile, saveAs } from '../../shared/files/crosswalk-file';
 import { NumbersModel, type Way } from '../model/numbers-model';
 
 const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
@@ -43,7 +43,7 @@ const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
 })
 export class RenumberingComponent {
   protected readonly numbers = inject(NumbersModel);
-  private readonly model = inject(BenchModel);
+  private readonly workspace = inject(ProposedChart);
   readonly proposed = output();
 
   protected readonly ways = WAYS;
@@ -97,7 +97,7 @@ export class RenumberingComponent {
   protected download(): void {
     const rows = this.rows();
     const why = new Map(rows.map((row) => [row.id, row.why]));
-    const client = this.model.client()?.name ?? 'Chart';
+    const client = this.workspace.client()?.name ?? 'Chart';
     saveAs(
       `${client} crosswalk.csv`,
       crosswalkFile(rows, this.numbers.chart(), (id) => why.get(id) ?? null),

@@ -16,8 +16,9 @@ import {
   type Operation,
   type Refusal,
 } from '@iunctus/core';
-import { BenchModel } from '../../bench/model/bench-model';
-import { NumbersEngine } from './numbers-engine';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { NumbersEngine } from '../../workspace/model/numbers-engine';
 
 /** How numbers are to change. */
 export type Way = 'fewest' | 'afresh' | 'add' | 'replace';
@@ -33,10 +34,11 @@ export const withSegment = (plan: NumberPlan, name: string): NumberPlan => ({
 /** The plan that is being drafted, and the renumbering that would follow from it. */
 @Injectable()
 export class NumbersModel {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   private readonly engine = inject(NumbersEngine);
 
-  readonly chart = this.model.chart;
+  readonly chart = this.proposed.chart;
   private readonly settings = computed(() => this.chart().settings);
   readonly plan = linkedSignal<NumberPlan>(() => this.settings().plan);
   readonly numbered = linkedSignal<boolean>(() => this.settings().numbered);
@@ -55,12 +57,12 @@ export class NumbersModel {
   readonly leading = signal({ from: '', to: '' });
 
   /** How many accounts were chosen on the bench. */
-  readonly chosen = computed(() => this.model.marks().size);
+  readonly chosen = computed(() => this.view.marks().size);
   /** Whether the chosen accounts alone change, with what is below them. */
   readonly chosenOnly = linkedSignal(() => this.chosen() > 0);
 
   private readonly ids = computed<readonly AccountId[] | null>(() => {
-    if (this.chosenOnly()) return idsWithin(this.chart(), [...this.model.marks()]);
+    if (this.chosenOnly()) return idsWithin(this.chart(), [...this.view.marks()]);
     const branch = this.branch();
     return branch === null ? null : idsWithin(this.chart(), [branch]);
   });
@@ -117,7 +119,7 @@ export class NumbersModel {
 
   /** Puts the plan alone in the proposal. */
   proposePlan(): Refusal | null {
-    return this.model.propose(this.planOperations());
+    return this.proposed.propose(this.planOperations());
   }
 
   /** Puts the plan, where it changed, and the new numbers in the proposal as one step. */
@@ -126,7 +128,7 @@ export class NumbersModel {
     if (rows.length === 0) return null;
     const numbers: Operation = { type: 'renumberMany', numbers: numbersOf(rows) };
     // An unnumbered chart gets its numbers before they are asked for.
-    return this.model.propose([numbers, ...this.contraMoves(), ...this.planOperations()]);
+    return this.proposed.propose([numbers, ...this.contraMoves(), ...this.planOperations()]);
   }
 
   /** Where the plan has contras last, they stand last in the list too. */

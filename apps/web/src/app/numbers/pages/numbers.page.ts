@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { BenchModel } from '../../bench/model/bench-model';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { PlanFormComponent } from '../components/plan-form.component';
 import { RenumberingComponent } from '../components/renumbering.component';
@@ -18,7 +18,9 @@ import { NumbersModel } from '../model/numbers-model';
     @let state = load();
     @if (state.status === 'failed') {
       <div class="middle"><iu-problem-note [problem]="state.problem" /></div>
-    } @else if (state.status === 'noChart' || (state.status === 'ready' && model.count() === 0)) {
+    } @else if (
+      state.status === 'noChart' || (state.status === 'ready' && proposed.count() === 0)
+    ) {
       <div class="middle">
         <h2>No accounts to number yet</h2>
         <p class="muted">The number plan and renumbering belong to a chart. Begin one first.</p>
@@ -62,13 +64,13 @@ import { NumbersModel } from '../model/numbers-model';
   `,
 })
 export class NumbersPage {
-  protected readonly model = inject(BenchModel);
+  protected readonly proposed = inject(ProposedChart);
   private readonly router = inject(Router);
   private readonly store = inject(Store);
-  protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
 
   /** The bench shows what a renumbering changes, row by row. */
   protected toBench(): void {
-    void this.router.navigate(['/clients', this.model.client()?.id, 'chart']);
+    void this.router.navigate(['/clients', this.proposed.client()?.id, 'chart']);
   }
 }

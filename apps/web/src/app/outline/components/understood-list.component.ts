@@ -13,7 +13,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { KINDS, type OutlineLine } from '@iunctus/core';
-import { BenchModel } from '../../bench/model/bench-model';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { outlineProblemWords, reasonWords } from '../../shared/words/outline-words';
 import { ELEMENT_WORDS } from '../../shared/words/statement-words';
@@ -117,7 +117,7 @@ interface Row {
   `,
 })
 export class UnderstoodListComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   readonly lines = input.required<readonly OutlineLine[]>();
   /** How many lines the text has, empty ones included. */
@@ -143,7 +143,7 @@ export class UnderstoodListComponent {
   protected trackRow = (_index: number, row: Row): number => row.index;
 
   protected problem({ problem }: OutlineLine): string | null {
-    return problem === null ? null : outlineProblemWords(problem, this.model.chart());
+    return problem === null ? null : outlineProblemWords(problem, this.proposed.chart());
   }
 
   protected reason({ guess }: OutlineLine): string | null {

@@ -9,10 +9,10 @@ import {
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { AccountId, Refusal } from '@iunctus/core';
-import { AccountChoiceComponent } from '../../bench/components/account-choice.component';
-import { BenchModel } from '../../bench/model/bench-model';
-import { BenchPageActions } from '../../bench/state/bench.actions';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { outlineProblemWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
@@ -32,11 +32,11 @@ const REST = 120;
   styleUrl: './outline.page.css',
 })
 export class OutlinePage {
-  protected readonly model = inject(BenchModel);
+  protected readonly proposed = inject(ProposedChart);
   protected readonly engine = inject(OutlineEngine);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  protected readonly load = this.store.selectSignal(benchFeature.selectLoad);
+  protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
 
   protected readonly text = signal('');
   protected readonly under = signal<AccountId | null>(null);
@@ -49,7 +49,7 @@ export class OutlinePage {
   );
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
-    return refusal === null ? '' : refusalWords(refusal, this.model.chart());
+    return refusal === null ? '' : refusalWords(refusal, this.proposed.chart());
   });
 
   protected readonly sum = computed(() => {
@@ -60,13 +60,13 @@ export class OutlinePage {
     const why =
       first?.problem == null
         ? ''
-        : ` Line ${first.entry.line}: ${outlineProblemWords(first.problem, this.model.chart())}`;
+        : ` Line ${first.entry.line}: ${outlineProblemWords(first.problem, this.proposed.chart())}`;
     return `${accounts}; ${wrong} ${wrong === 1 ? 'line' : 'lines'} would be left out.${why}`;
   });
 
   constructor() {
     effect((onCleanup) => {
-      const [chart, text, under] = [this.model.chart(), this.text(), this.under()];
+      const [chart, text, under] = [this.proposed.chart(), this.text(), this.under()];
       const timer = setTimeout(() => this.engine.ask(chart, text, under), REST);
       onCleanup(() => clearTimeout(timer));
     });
@@ -99,13 +99,13 @@ export class OutlinePage {
 
   protected propose(): void {
     const { operations } = this.engine.plan();
-    const client = this.model.client();
+    const client = this.proposed.client();
     if (client === null || operations.length === 0 || !this.engine.settled()) return;
     if (this.load().status === 'noChart') {
       const steps = [{ id: crypto.randomUUID(), operations }];
-      this.store.dispatch(BenchPageActions.chartBegun({ clientId: client.id, steps }));
+      this.store.dispatch(WorkspaceActions.chartBegun({ clientId: client.id, steps }));
     } else {
-      this.refusal.set(this.model.propose(operations));
+      this.refusal.set(this.proposed.propose(operations));
       if (this.refusal() !== null) return;
     }
     void this.router.navigate(['/clients', client.id, 'chart']);

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { BenchModel } from '../../bench/model/bench-model';
-import { benchFeature } from '../../bench/state/bench.feature';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { MovedTotalsComponent } from '../../shared/components/moved-totals.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -26,14 +26,14 @@ import type { ProposalLine } from '../model/proposal-reader';
 })
 export class ProposalPage {
   protected readonly review = inject(ReviewStore);
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly router = inject(Router);
   private readonly store = inject(Store);
-  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
+  private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
 
   /** Whose proposal it is; the viewer's own without it. */
   readonly authorId = input<string>();
-  protected readonly client = this.model.client;
+  protected readonly client = this.proposed.client;
   protected readonly today = momentWords(new Date().toISOString()).replace(/,.*$/, '');
 
   protected readonly period = computed(() => {
@@ -49,7 +49,7 @@ export class ProposalPage {
     return impact !== undefined && impact.sections.length + impact.totals.length > 0;
   });
   protected readonly called = computed(() =>
-    callerIn(this.review.read()?.chart ?? this.model.base()),
+    callerIn(this.review.read()?.chart ?? this.proposed.base()),
   );
   protected readonly profitStays = computed(
     () => !(this.review.read()?.impact.totals.some(({ code }) => code === 'netProfit') ?? false),

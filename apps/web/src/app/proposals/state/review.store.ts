@@ -3,9 +3,9 @@ import { computed, effect, inject, Injectable, signal, type Signal } from '@angu
 import { Store } from '@ngrx/store';
 import type { Subscription } from 'rxjs';
 import type { ProposalAnswer, Remark, ReviewAnswer } from '@iunctus/contract';
-import { BenchModel } from '../../bench/model/bench-model';
-import { benchFeature } from '../../bench/state/bench.feature';
-import { listedIn, withBooks } from '../../bench/state/listed-openings';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { listedIn, withBooks } from '../../workspace/state/listed-openings';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
@@ -20,18 +20,18 @@ type Shown = Pick<
 @Injectable()
 export class ReviewStore {
   private readonly api = inject(ApiService);
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly store = inject(Store);
   private readonly session = this.store.selectSignal(sessionFeature.selectSession);
-  private readonly own = this.store.selectSignal(benchFeature.selectProposal);
-  private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
-  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
-  private readonly amounts = this.store.selectSignal(benchFeature.selectAmounts);
+  private readonly own = this.store.selectSignal(workspaceFeature.selectProposal);
+  private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
+  private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
+  private readonly amounts = this.store.selectSignal(workspaceFeature.selectAmounts);
 
   private readonly theirs = signal<ReviewAnswer | null>(null);
   /** What the splits of a colleague's proposal come to. */
   private readonly theirSplits = signal<readonly AmountsTuple[]>([]);
-  private readonly ownOpenings = this.store.selectSignal(benchFeature.selectOpenings);
+  private readonly ownOpenings = this.store.selectSignal(workspaceFeature.selectOpenings);
   private readonly theirOpenings = signal<readonly PendingOpening[]>([]);
   /** Remarks that the viewer wrote on the own proposal since it was opened. */
   private readonly ownRemarks = signal<readonly Remark[]>([]);
@@ -64,10 +64,10 @@ export class ReviewStore {
   readonly read = computed(() => {
     const proposal = this.proposal();
     if (proposal === null) return null;
-    return readProposal(this.model.base(), proposal.steps, {
+    return readProposal(this.proposed.base(), proposal.steps, {
       amounts: [...this.amounts(), ...this.theirSplits()],
       period: this.balances(),
-      fiscalYearStart: this.model.client()?.fiscalYearStart ?? 1,
+      fiscalYearStart: this.proposed.client()?.fiscalYearStart ?? 1,
       pending: this.authorId() === undefined ? this.ownOpenings() : this.theirOpenings(),
       remarks: proposal.remarks,
     });
@@ -114,7 +114,7 @@ export class ReviewStore {
   }
 
   private clientId(): string | undefined {
-    return this.model.client()?.id;
+    return this.proposed.client()?.id;
   }
 
   private load(): void {
@@ -137,7 +137,7 @@ export class ReviewStore {
   }
 
   private loadOpenings(): Subscription | undefined {
-    const [theirs, client] = [this.theirs(), this.model.client()];
+    const [theirs, client] = [this.theirs(), this.proposed.client()];
     if (theirs === null || client === null) return undefined;
     return withBooks(this.api, client, listedIn(theirs.proposal.steps)).subscribe({
       next: (openings) => this.theirOpenings.set(openings),

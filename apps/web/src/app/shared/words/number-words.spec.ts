@@ -1,6 +1,6 @@
 import { usualPlan, type PlanProblem } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
-import { crosswalkFile } from '../../numbers/model/crosswalk-file';
+import { crosswalkFile } from '../files/crosswalk-file';
 import { levelsExample, planProblemWords, rangeKindWords, unplacedWords } from './number-words';
 import { operationWords } from './operation-words';
 

@@ -29,9 +29,9 @@ import {
   SALES_TAX_CHOICES,
   SETTING_WORDS,
 } from '../../../shared/words/setting-words';
-import { BenchModel } from '../../model/bench-model';
+import { ProposedChart } from '../../../workspace/model/proposed-chart';
 import { settingGroups } from '../../model/setting-groups';
-import { Sheets } from '../../model/sheets';
+import { Sheets } from '../../../workspace/model/sheets';
 import { BudgetSettingComponent } from './budget-setting.component';
 import { DimensionSettingComponent } from './dimension-setting.component';
 import { SettingRowComponent } from './setting-row.component';
@@ -83,7 +83,7 @@ const SECURITY_FIELDS = [
   styleUrl: './account-settings.component.css',
 })
 export class AccountSettingsComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   protected readonly sheets = inject(Sheets);
   readonly account = input.required<Account>();
   readonly changed = output<ChangeSetting>();
@@ -99,16 +99,16 @@ export class AccountSettingsComponent {
   protected readonly payeeBoxes = choices(PAYEE_BOXES);
   protected readonly currencies = CURRENCIES;
 
-  protected readonly currency = computed(() => this.model.client()?.currency ?? 'USD');
+  protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly groups = computed(() =>
-    settingGroups(this.account(), { chart: this.model.chart(), currency: this.currency() }),
+    settingGroups(this.account(), { chart: this.proposed.chart(), currency: this.currency() }),
   );
   protected readonly resolved = computed(() => resolvedSettings(this.account()));
   protected readonly kindName = computed(() => KINDS[this.account().kind].name);
-  protected readonly dimensions = computed(() => this.model.chart().settings.dimensions);
+  protected readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
 
   private readonly filer = computed(() => {
-    const client = this.model.client();
+    const client = this.proposed.client();
     return {
       legalForm: client?.legalForm ?? 'corporation',
       country: client?.country ?? '',

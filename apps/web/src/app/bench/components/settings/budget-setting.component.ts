@@ -16,7 +16,7 @@ import {
   type Minor,
 } from '@iunctus/core';
 import { MONTH_NAMES } from '../../../shared/words/period-words';
-import { BenchModel } from '../../model/bench-model';
+import { ProposedChart } from '../../../workspace/model/proposed-chart';
 
 /** What is expected of an account: one amount for the year, or twelve by month in the order of the fiscal year. */
 @Component({
@@ -90,7 +90,7 @@ import { BenchModel } from '../../model/bench-model';
   `,
 })
 export class BudgetSettingComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   readonly budget = input.required<Budget | null>();
   readonly currency = input.required<string>();
   readonly changed = output<Budget | null>();
@@ -106,7 +106,7 @@ export class BudgetSettingComponent {
     return budget.per === 'year' ? budget.amount : sum(budget.amounts);
   });
   protected readonly months = computed(() => {
-    const start = (this.model.client()?.fiscalYearStart ?? 1) - 1;
+    const start = (this.proposed.client()?.fiscalYearStart ?? 1) - 1;
     return Array.from({ length: 12 }, (_month, index) => MONTH_NAMES[(start + index) % 12] ?? '');
   });
 

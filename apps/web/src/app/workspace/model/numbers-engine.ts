@@ -7,7 +7,7 @@ import {
   type FitRequest,
   type WhyChanged,
 } from '@iunctus/core';
-import { BenchModel } from '../../bench/model/bench-model';
+import { ProposedChart } from './proposed-chart';
 import type { NumbersAnswer, NumbersRequest, Purpose } from '../workers/numbers-messages';
 import { createNumbersWorker } from '../workers/numbers-worker.factory';
 
@@ -17,7 +17,7 @@ const REST = 300;
 /** The worker that renumbers: checks the chart's numbers whenever it rests, and previews on request. */
 @Injectable()
 export class NumbersEngine {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
   private readonly worker = createNumbersWorker();
   private readonly serials: Record<Purpose, number> = { check: 0, preview: 0 };
   private readonly checked = signal<Crosswalk | null>(null);
@@ -35,7 +35,7 @@ export class NumbersEngine {
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
     effect((onCleanup) => {
-      const chart = this.model.chart();
+      const chart = this.proposed.chart();
       const { plan, numbered } = chart.settings;
       const timer = setTimeout(() => {
         if (numbered) this.send('check', chart, { plan, movable: null, keep: true });

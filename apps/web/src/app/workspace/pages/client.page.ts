@@ -7,13 +7,16 @@ import { problemWords } from '../../shared/words/problem-words';
 import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { CommandFieldComponent } from '../components/command-field.component';
 import { PeriodChoiceComponent } from '../components/period-choice.component';
-import { BenchEngine } from '../model/bench-engine';
-import { BenchModel } from '../model/bench-model';
-import { NumbersEngine } from '../../numbers/model/numbers-engine';
+import { Amounts } from '../model/amounts';
+import { ChartView } from '../model/chart-view';
+import { Joins } from '../model/joins';
+import { ProposedChart } from '../model/proposed-chart';
+import { StatementEngine } from '../model/statement-engine';
+import { NumbersEngine } from '../model/numbers-engine';
 import { Commands } from '../model/commands';
 import { Sheets } from '../model/sheets';
-import { BenchPageActions } from '../state/bench.actions';
-import { benchFeature } from '../state/bench.feature';
+import { WorkspaceActions } from '../state/workspace.actions';
+import { workspaceFeature } from '../state/workspace.feature';
 import type { Notice } from '../state/notice';
 
 /** Everything of one client: the head with name and period, and the places below it. */
@@ -28,7 +31,17 @@ import type { Notice } from '../state/notice';
     Toast,
     UserMenuComponent,
   ],
-  providers: [BenchEngine, BenchModel, Commands, NumbersEngine, Sheets, MessageService],
+  providers: [
+    StatementEngine,
+    ProposedChart,
+    ChartView,
+    Amounts,
+    Joins,
+    Commands,
+    NumbersEngine,
+    Sheets,
+    MessageService,
+  ],
   template: `
     <header>
       <a class="client" routerLink="/clients" title="All clients">{{ client()?.name }}</a>
@@ -56,9 +69,9 @@ export class ClientPage {
   private readonly store = inject(Store);
   private readonly messages = inject(MessageService);
   readonly clientId = input.required<string>();
-  protected readonly client = this.store.selectSignal(benchFeature.selectClient);
-  protected readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
-  private readonly notice = this.store.selectSignal(benchFeature.selectNotice);
+  protected readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  protected readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
+  private readonly notice = this.store.selectSignal(workspaceFeature.selectNotice);
   protected readonly revisionWords = computed(() => {
     const revision = this.adopted()?.revision ?? 0;
     return revision === 0 ? 'Nothing adopted yet' : `Revision ${revision}`;
@@ -66,7 +79,7 @@ export class ClientPage {
 
   constructor() {
     effect(() => {
-      this.store.dispatch(BenchPageActions.clientOpened({ clientId: this.clientId() }));
+      this.store.dispatch(WorkspaceActions.clientOpened({ clientId: this.clientId() }));
     });
     effect(() => {
       const notice = this.notice();
@@ -74,7 +87,7 @@ export class ClientPage {
       const severity = notice.type === 'problem' ? 'error' : 'success';
       const life = notice.type === 'problem' ? 9000 : 5000;
       this.messages.add({ severity, detail: noticeWords(notice), life });
-      this.store.dispatch(BenchPageActions.noticeRead());
+      this.store.dispatch(WorkspaceActions.noticeRead());
     });
   }
 }

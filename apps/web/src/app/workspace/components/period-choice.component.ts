@@ -4,8 +4,8 @@ import { Store } from '@ngrx/store';
 import { isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
 import { Popover } from 'primeng/popover';
 import { PERIOD_WORDS, shortPeriod } from '../../shared/words/period-words';
-import { BenchPageActions } from '../state/bench.actions';
-import { benchFeature } from '../state/bench.feature';
+import { WorkspaceActions } from '../state/workspace.actions';
+import { workspaceFeature } from '../state/workspace.feature';
 
 /** Choosing the period of the amounts: by name, or from month to month. */
 @Component({
@@ -109,8 +109,8 @@ import { benchFeature } from '../state/bench.feature';
 })
 export class PeriodChoiceComponent {
   private readonly store = inject(Store);
-  protected readonly period = this.store.selectSignal(benchFeature.selectPeriod);
-  private readonly client = this.store.selectSignal(benchFeature.selectClient);
+  protected readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
+  private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   protected readonly first = signal<string | null>(null);
   protected readonly last = signal<string | null>(null);
   protected readonly wrong = signal(false);
@@ -128,7 +128,7 @@ export class PeriodChoiceComponent {
   );
 
   protected choose(name: PeriodName): void {
-    this.store.dispatch(BenchPageActions.periodChosen({ period: this.named(name) }));
+    this.store.dispatch(WorkspaceActions.periodChosen({ period: this.named(name) }));
   }
 
   protected chooseMonths(): boolean {
@@ -136,7 +136,7 @@ export class PeriodChoiceComponent {
     const last = this.last() ?? this.period()?.last ?? '';
     const fits = isMonth(first) && isMonth(last) && first <= last;
     this.wrong.set(!fits);
-    if (fits) this.store.dispatch(BenchPageActions.periodChosen({ period: { first, last } }));
+    if (fits) this.store.dispatch(WorkspaceActions.periodChosen({ period: { first, last } }));
     return fits;
   }
 

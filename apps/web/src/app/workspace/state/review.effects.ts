@@ -4,15 +4,15 @@ import { Store } from '@ngrx/store';
 import { catchError, EMPTY, exhaustMap, map, type Observable, of, withLatestFrom } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
-import { BenchApiActions, BenchPageActions } from './bench.actions';
-import { benchFeature } from './bench.feature';
+import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
+import { workspaceFeature } from './workspace.feature';
 
 /** The bench is opened anew after either: the server says how far the proposal has come. */
 const reopened = (clientId: string, request$: Observable<unknown>) =>
   request$.pipe(
-    map(() => BenchPageActions.clientOpened({ clientId })),
+    map(() => WorkspaceActions.clientOpened({ clientId })),
     catchError((error: unknown) =>
-      of(BenchApiActions.reviewRequestFailed({ problem: problemOf(error) })),
+      of(WorkspaceApiActions.reviewRequestFailed({ problem: problemOf(error) })),
     ),
   );
 
@@ -20,8 +20,8 @@ const reopened = (clientId: string, request$: Observable<unknown>) =>
 export const handOver$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(BenchPageActions.handOverRequested),
-      withLatestFrom(store.select(benchFeature.selectBenchState)),
+      ofType(WorkspaceActions.handOverRequested),
+      withLatestFrom(store.select(workspaceFeature.selectWorkspaceState)),
       exhaustMap(([{ reviewerId }, { clientId, proposal }]) =>
         clientId === null
           ? EMPTY
@@ -35,8 +35,8 @@ export const handOver$ = createEffect(
 export const withdraw$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(BenchPageActions.withdrawalRequested),
-      withLatestFrom(store.select(benchFeature.selectClientId)),
+      ofType(WorkspaceActions.withdrawalRequested),
+      withLatestFrom(store.select(workspaceFeature.selectClientId)),
       exhaustMap(([, clientId]) =>
         clientId === null ? EMPTY : reopened(clientId, api.withdraw(clientId)),
       ),

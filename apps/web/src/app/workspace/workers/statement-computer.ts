@@ -18,7 +18,12 @@ import {
   type RollUp,
   type Track,
 } from '@iunctus/core';
-import type { BenchMessage, BenchResult, PendingOpenings, Shown } from './bench-messages';
+import type {
+  StatementMessage,
+  StatementResult,
+  PendingOpenings,
+  Shown,
+} from './statement-messages';
 
 interface State {
   readonly track: Track;
@@ -40,14 +45,14 @@ const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
   return next.ok ? next.track : track;
 };
 
-const totalsOf = ({ track, rollUp }: State): NonNullable<BenchResult['totals']> => {
+const totalsOf = ({ track, rollUp }: State): NonNullable<StatementResult['totals']> => {
   const totals: Record<string, [number, number]> = {};
   for (const node of eachNode(track.base.roots))
     totals[node.account.id] = [rollUp.total(node), rollUp.own(node)];
   return totals;
 };
 
-const next = (state: State, message: BenchMessage): State => {
+const next = (state: State, message: StatementMessage): State => {
   switch (message.type) {
     case 'chart': {
       const { accounts, steps, type: _type, ...parts } = message;
@@ -88,7 +93,7 @@ const rollUpAfter = (
  * What the worker does, apart from being a worker: keeps the adopted chart, the proposal's steps
  * and the amounts, and answers every message with what they come to.
  */
-export const createBenchComputer = (): ((message: BenchMessage) => BenchResult) => {
+export const createStatementComputer = (): ((message: StatementMessage) => StatementResult) => {
   let state: State = {
     track: trackOf(emptyChart()),
     amounts: [],

@@ -16,7 +16,8 @@ import {
   type FoundIn,
 } from '@iunctus/core';
 import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
-import { BenchModel } from '../model/bench-model';
+import { ProposedChart } from '../model/proposed-chart';
+import { ChartView } from '../model/chart-view';
 import { Commands, commandsFor, type Command } from '../model/commands';
 import { watchListKeys } from './list-keys';
 
@@ -112,7 +113,8 @@ const FOUND_WORDS: Readonly<Record<FoundIn, string>> = {
   host: { '(window:keydown)': 'onKey($event)' },
 })
 export class CommandFieldComponent {
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   private readonly commands = inject(Commands);
   private readonly list = viewChild.required<AutoComplete>('list');
   protected readonly typed = signal<string | Choice | null>('');
@@ -145,8 +147,8 @@ export class CommandFieldComponent {
   }
 
   private choicesFor(query: string): readonly Choice[] {
-    const chart = this.model.chart();
-    const also = this.model.view().also;
+    const chart = this.proposed.chart();
+    const also = this.view.view().also;
     const accounts = searchAccounts(chart, query, { also, most: ACCOUNTS }).flatMap(
       ({ id, foundIn }): Choice[] => {
         const account = accountOf(chart, id);
@@ -159,7 +161,7 @@ export class CommandFieldComponent {
   }
 
   private commandChoices(query: string): readonly Choice[] {
-    const at = this.model.selected();
+    const at = this.view.selected();
     return commandsFor(query).flatMap((command): Choice[] => {
       if (command.onAccount && at === undefined) return [];
       const hint = command.onAccount && at !== undefined ? titleOf(at) : '';

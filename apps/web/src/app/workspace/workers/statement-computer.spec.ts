@@ -1,6 +1,6 @@
 import { aChart } from '@iunctus/core/testing';
 import { buildStatement, chartFrom, recordsOf, rollUpOver, type ProposalStep } from '@iunctus/core';
-import { createBenchComputer } from './bench-computer';
+import { createStatementComputer } from './statement-computer';
 
 const CHART = aChart('1010 Bank\n4010 Sales\n5000 Cost of sales:\n  5010 Fruit\n6010 Duty');
 const AMOUNTS = [
@@ -18,7 +18,7 @@ const MOVE: ProposalStep = {
 };
 
 const started = () => {
-  const compute = createBenchComputer();
+  const compute = createStatementComputer();
   const { settings } = CHART;
   compute({
     type: 'chart',

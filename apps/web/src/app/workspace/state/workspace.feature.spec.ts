@@ -2,8 +2,8 @@ import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract
 import { recordsOf, type ProposalStep } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
 import type { Action } from '@ngrx/store';
-import { BenchApiActions, BenchPageActions } from './bench.actions';
-import { benchFeature, type BenchState } from './bench.feature';
+import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
+import { workspaceFeature, type WorkspaceState } from './workspace.feature';
 import { mergeSteps } from './merge-steps';
 
 const CHART = aChart('1010 Bank\n6010 Wages\n6020 Training');
@@ -55,25 +55,25 @@ const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => (
   waiting: [],
 });
 
-const after = (...actions: readonly Action[]): BenchState =>
-  actions.reduce<BenchState | undefined>(
-    (state, action) => benchFeature.reducer(state, action),
+const after = (...actions: readonly Action[]): WorkspaceState =>
+  actions.reduce<WorkspaceState | undefined>(
+    (state, action) => workspaceFeature.reducer(state, action),
     undefined,
-  ) as BenchState;
+  ) as WorkspaceState;
 
-const loaded = BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([]) });
-const propose = (step: ProposalStep) => BenchPageActions.stepProposed({ step });
+const loaded = WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([]) });
+const propose = (step: ProposalStep) => WorkspaceActions.stepProposed({ step });
 
 describe('the bench’s state', () => {
   it('opens with the proposal as kept and the fiscal year to date', () => {
-    const state = after(BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) }));
+    const state = after(WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) }));
     expect(state.proposal.steps).toEqual([A]);
     expect(state.period).toEqual({ first: '2026-07', last: '2026-10' });
   });
 
   it('keeps an approval while only the name changes, and drops it with another step', () => {
-    const start = BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
-    const renamed = BenchPageActions.detailsChanged({
+    const start = WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
+    const renamed = WorkspaceActions.detailsChanged({
       name: 'Pay and courses',
       comment: 'As said.',
     });
@@ -82,12 +82,12 @@ describe('the bench’s state', () => {
       name: 'Pay and courses',
     });
     expect(after(start, propose(B)).proposal).toMatchObject({ state: 'draft', reviewer: null });
-    expect(after(start, BenchPageActions.undoRequested()).proposal.state).toBe('draft');
+    expect(after(start, WorkspaceActions.undoRequested()).proposal.state).toBe('draft');
   });
 
   it('forgets name and comment with a proposal that is discarded', () => {
-    const start = BenchApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
-    const { proposal } = after(start, BenchPageActions.proposalDiscarded());
+    const start = WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
+    const { proposal } = after(start, WorkspaceActions.proposalDiscarded());
     expect(proposal).toMatchObject({ steps: [], name: '', comment: '' });
   });
 
@@ -98,17 +98,17 @@ describe('the bench’s state', () => {
       amounts: [['6010', 90, 90, 90]],
       splits: [['old', 5, 5, 5]],
     } satisfies BalancesAnswer;
-    const seen = BenchApiActions.splitsLoaded({ amounts: [['new', 7, 7, 7]] });
-    const shown = BenchApiActions.balancesLoaded({ balances });
-    const idsOf = (state: BenchState) =>
-      benchFeature.selectAmounts({ bench: state }).map(([id]) => id);
+    const seen = WorkspaceApiActions.splitsLoaded({ amounts: [['new', 7, 7, 7]] });
+    const shown = WorkspaceApiActions.balancesLoaded({ balances });
+    const idsOf = (state: WorkspaceState) =>
+      workspaceFeature.selectAmounts({ workspace: state }).map(([id]) => id);
     expect(idsOf(after(loaded, shown, seen))).toEqual(['6010', 'old', 'new']);
     expect(idsOf(after(loaded, shown, seen, shown))).toEqual(['6010', 'old']);
   });
 
   it('says what was adopted: the revision, and how many accounts have their listed balance', () => {
     const adopted = (revision: number | null, posted: number) =>
-      after(loaded, BenchApiActions.adopted({ revision, posted })).notice;
+      after(loaded, WorkspaceApiActions.adopted({ revision, posted })).notice;
     expect(adopted(4, 0)).toEqual({ type: 'adopted', revision: 4, posted: 0 });
     expect(adopted(null, 7)).toEqual({ type: 'adopted', revision: null, posted: 7 });
   });
@@ -116,56 +116,59 @@ describe('the bench’s state', () => {
   it('keeps the balances of a step through undo and redo', () => {
     const opening = { last: '2026-10', list: 'balances.csv', balances: [] };
     const step = { id: 'o', operations: [], opening };
-    const undone = after(loaded, propose(step), BenchPageActions.undoRequested());
+    const undone = after(loaded, propose(step), WorkspaceActions.undoRequested());
     expect(undone.proposal.steps).toEqual([]);
-    const redone = benchFeature.reducer(undone, BenchPageActions.redoRequested());
+    const redone = workspaceFeature.reducer(undone, WorkspaceActions.redoRequested());
     expect(redone.proposal.steps).toEqual([step]);
   });
 
   it('tells once what a newer starting chart left out', () => {
-    const brought = BenchPageActions.versionBrought({ name: 'Drinks makers', version: 2, left: 3 });
+    const brought = WorkspaceActions.versionBrought({ name: 'Drinks makers', version: 2, left: 3 });
     const state = after(loaded, brought);
     expect(state.notice).toMatchObject({ type: 'brought', version: 2, left: 3 });
-    expect(benchFeature.reducer(state, BenchPageActions.noticeRead()).notice).toBeNull();
+    expect(workspaceFeature.reducer(state, WorkspaceActions.noticeRead()).notice).toBeNull();
   });
 
   it('knows at once what a client turned out to be, and leaves another client alone', () => {
     const changed = { ...CLIENT, legalForm: 'corporation' as const };
-    const same = after(loaded, BenchApiActions.clientChanged({ client: changed }));
+    const same = after(loaded, WorkspaceApiActions.clientChanged({ client: changed }));
     expect(same.client?.legalForm).toBe('corporation');
-    const other = BenchApiActions.clientChanged({ client: { ...changed, id: 'c2' } });
+    const other = WorkspaceApiActions.clientChanged({ client: { ...changed, id: 'c2' } });
     expect(after(loaded, other).client).toEqual(CLIENT);
   });
 
   it('undoes and redoes step by step', () => {
-    const undone = after(loaded, propose(A), propose(B), BenchPageActions.undoRequested());
+    const undone = after(loaded, propose(A), propose(B), WorkspaceActions.undoRequested());
     expect(undone.proposal.steps).toEqual([A]);
-    const redone = benchFeature.reducer(undone, BenchPageActions.redoRequested());
+    const redone = workspaceFeature.reducer(undone, WorkspaceActions.redoRequested());
     expect(redone.proposal.steps).toEqual([A, B]);
   });
 
   it('forgets what was undone once something else is proposed', () => {
-    const state = after(loaded, propose(A), BenchPageActions.undoRequested(), propose(B));
+    const state = after(loaded, propose(A), WorkspaceActions.undoRequested(), propose(B));
     expect([state.proposal.steps, state.proposal.undone]).toEqual([[B], []]);
   });
 
   it('can take back that everything was discarded', () => {
-    const discarded = after(loaded, propose(A), propose(B), BenchPageActions.proposalDiscarded());
+    const discarded = after(loaded, propose(A), propose(B), WorkspaceActions.proposalDiscarded());
     expect(discarded.proposal.steps).toEqual([]);
-    const redo = BenchPageActions.redoRequested();
-    const back = benchFeature.reducer(benchFeature.reducer(discarded, redo), redo);
+    const redo = WorkspaceActions.redoRequested();
+    const back = workspaceFeature.reducer(workspaceFeature.reducer(discarded, redo), redo);
     expect(back.proposal.steps).toEqual([A, B]);
   });
 
   it('says that it is saved only once the newest edit is', () => {
     const saving = (...actions: readonly Action[]) =>
-      benchFeature.selectSaving.projector(after(loaded, ...actions).proposal);
-    const saved = BenchApiActions.proposalSaved({ version: 1, edits: 1 });
+      workspaceFeature.selectSaving.projector(after(loaded, ...actions).proposal);
+    const saved = WorkspaceApiActions.proposalSaved({ version: 1, edits: 1 });
     expect(saving(propose(A))).toBe('saving');
     expect(saving(propose(A), saved)).toBe('saved');
     expect(saving(propose(A), propose(B), saved)).toBe('saving');
     expect(
-      saving(propose(A), BenchApiActions.proposalSaveFailed({ problem: { code: 'unreachable' } })),
+      saving(
+        propose(A),
+        WorkspaceApiActions.proposalSaveFailed({ problem: { code: 'unreachable' } }),
+      ),
     ).toBe('failed');
   });
 
@@ -173,15 +176,15 @@ describe('the bench’s state', () => {
     const period = { first: '2025-07', last: '2026-06' };
     const state = after(
       loaded,
-      BenchPageActions.periodChosen({ period }),
-      BenchPageActions.clientOpened({ clientId: 'c1' }),
+      WorkspaceActions.periodChosen({ period }),
+      WorkspaceActions.clientOpened({ clientId: 'c1' }),
       loaded,
     );
     expect(state.period).toEqual(period);
   });
 
   it('forgets another client’s chart before the new one comes', () => {
-    const state = after(loaded, BenchPageActions.clientOpened({ clientId: 'c2' }));
+    const state = after(loaded, WorkspaceActions.clientOpened({ clientId: 'c2' }));
     expect([state.adopted, state.client, state.load.status]).toEqual([null, null, 'loading']);
   });
 });

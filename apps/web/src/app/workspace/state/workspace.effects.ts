@@ -17,22 +17,22 @@ import {
 import type { BenchAnswer } from '@iunctus/contract';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
-import { BenchApiActions, BenchPageActions } from './bench.actions';
-import { benchFeature, type BenchState } from './bench.feature';
+import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
+import { workspaceFeature, type WorkspaceState } from './workspace.feature';
 
 const loadedOrMissing = ({ client, chart }: BenchAnswer) =>
   chart === null
-    ? BenchApiActions.chartMissing({ client })
-    : BenchApiActions.benchLoaded({ client, chart });
+    ? WorkspaceApiActions.chartMissing({ client })
+    : WorkspaceApiActions.benchLoaded({ client, chart });
 
 const loadFailed = (error: unknown) =>
-  of(BenchApiActions.benchLoadFailed({ problem: problemOf(error) }));
+  of(WorkspaceApiActions.benchLoadFailed({ problem: problemOf(error) }));
 
 /** Fetches a client's chart and proposal. */
 export const loadBench$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService)) =>
     actions$.pipe(
-      ofType(BenchPageActions.clientOpened),
+      ofType(WorkspaceActions.clientOpened),
       switchMap(({ clientId }) =>
         api.bench(clientId).pipe(map(loadedOrMissing), catchError(loadFailed)),
       ),
@@ -44,12 +44,12 @@ export const loadBench$ = createEffect(
 export const keepNature$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService)) =>
     actions$.pipe(
-      ofType(BenchPageActions.natureChosen),
+      ofType(WorkspaceActions.natureChosen),
       concatMap(({ clientId, nature }) =>
         api.changeNature(clientId, nature).pipe(
-          map((client) => BenchApiActions.clientChanged({ client })),
+          map((client) => WorkspaceApiActions.clientChanged({ client })),
           catchError((error: unknown) =>
-            of(BenchApiActions.clientChangeFailed({ problem: problemOf(error) })),
+            of(WorkspaceApiActions.clientChangeFailed({ problem: problemOf(error) })),
           ),
         ),
       ),
@@ -61,13 +61,13 @@ export const keepNature$ = createEffect(
 export const beginChart$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService)) =>
     actions$.pipe(
-      ofType(BenchPageActions.chartBegun),
+      ofType(WorkspaceActions.chartBegun),
       exhaustMap(({ clientId, steps }) =>
         api.beginChart(clientId).pipe(
           switchMap(() => api.bench(clientId)),
           switchMap((bench) => [
             loadedOrMissing(bench),
-            ...steps.map((step) => BenchPageActions.stepProposed({ step })),
+            ...steps.map((step) => WorkspaceActions.stepProposed({ step })),
           ]),
           catchError(loadFailed),
         ),
@@ -80,14 +80,14 @@ export const beginChart$ = createEffect(
 export const loadBalances$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(BenchApiActions.benchLoaded, BenchPageActions.periodChosen),
-      withLatestFrom(store.select(benchFeature.selectBenchState)),
+      ofType(WorkspaceApiActions.benchLoaded, WorkspaceActions.periodChosen),
+      withLatestFrom(store.select(workspaceFeature.selectWorkspaceState)),
       switchMap(([, { clientId, period }]) => {
         if (clientId === null || period === null) return EMPTY;
         return api.balances(clientId, period).pipe(
-          map((balances) => BenchApiActions.balancesLoaded({ balances })),
+          map((balances) => WorkspaceApiActions.balancesLoaded({ balances })),
           catchError((error: unknown) =>
-            of(BenchApiActions.balancesLoadFailed({ problem: problemOf(error) })),
+            of(WorkspaceApiActions.balancesLoadFailed({ problem: problemOf(error) })),
           ),
         );
       }),
@@ -97,13 +97,13 @@ export const loadBalances$ = createEffect(
 
 const save = (
   api: ApiService,
-  state: BenchState,
+  state: WorkspaceState,
 ): Observable<
   ReturnType<
-    | typeof BenchApiActions.proposalSaved
-    | typeof BenchApiActions.proposalSaveFailed
-    | typeof BenchApiActions.proposalOvertaken
-    | typeof BenchApiActions.chartMissing
+    | typeof WorkspaceApiActions.proposalSaved
+    | typeof WorkspaceApiActions.proposalSaveFailed
+    | typeof WorkspaceApiActions.proposalOvertaken
+    | typeof WorkspaceApiActions.chartMissing
   >
 > => {
   const { clientId, adopted, proposal } = state;
@@ -117,19 +117,19 @@ const save = (
     comment: proposal.comment,
   };
   return api.saveProposal(clientId, request).pipe(
-    map(({ version }) => BenchApiActions.proposalSaved({ version, edits: proposal.edits })),
+    map(({ version }) => WorkspaceApiActions.proposalSaved({ version, edits: proposal.edits })),
     catchError((error: unknown) => {
       const problem = problemOf(error);
       if (problem.code !== 'staleProposal')
-        return of(BenchApiActions.proposalSaveFailed({ problem }));
+        return of(WorkspaceApiActions.proposalSaveFailed({ problem }));
       return api.bench(clientId).pipe(
         map(({ client, chart }) =>
           chart === null
-            ? BenchApiActions.chartMissing({ client })
-            : BenchApiActions.proposalOvertaken({ client, chart }),
+            ? WorkspaceApiActions.chartMissing({ client })
+            : WorkspaceApiActions.proposalOvertaken({ client, chart }),
         ),
         catchError((reason: unknown) =>
-          of(BenchApiActions.proposalSaveFailed({ problem: problemOf(reason) })),
+          of(WorkspaceApiActions.proposalSaveFailed({ problem: problemOf(reason) })),
         ),
       );
     }),
@@ -141,19 +141,19 @@ export const saveProposal$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
       ofType(
-        BenchPageActions.stepProposed,
-        BenchPageActions.undoRequested,
-        BenchPageActions.redoRequested,
-        BenchPageActions.operationDropped,
-        BenchPageActions.proposalDiscarded,
-        BenchPageActions.conflictDismissed,
-        BenchPageActions.detailsChanged,
-        BenchApiActions.takeBackPrepared,
-        BenchApiActions.proposalOvertaken,
+        WorkspaceActions.stepProposed,
+        WorkspaceActions.undoRequested,
+        WorkspaceActions.redoRequested,
+        WorkspaceActions.operationDropped,
+        WorkspaceActions.proposalDiscarded,
+        WorkspaceActions.conflictDismissed,
+        WorkspaceActions.detailsChanged,
+        WorkspaceApiActions.takeBackPrepared,
+        WorkspaceApiActions.proposalOvertaken,
       ),
       concatMap(() =>
         of(null).pipe(
-          withLatestFrom(store.select(benchFeature.selectBenchState)),
+          withLatestFrom(store.select(workspaceFeature.selectWorkspaceState)),
           filter(([, { proposal }]) => proposal.edits !== proposal.savedEdits),
           concatMap(([, state]) => save(api, state)),
         ),
@@ -163,8 +163,8 @@ export const saveProposal$ = createEffect(
 );
 
 /** The proposal once all of it is kept, or as it is where keeping it failed. */
-const whenKept = (store: Store): Observable<BenchState> =>
-  store.select(benchFeature.selectBenchState).pipe(
+const whenKept = (store: Store): Observable<WorkspaceState> =>
+  store.select(workspaceFeature.selectWorkspaceState).pipe(
     filter(
       ({ proposal }) => proposal.edits === proposal.savedEdits || proposal.saveProblem !== null,
     ),
@@ -174,9 +174,9 @@ const whenKept = (store: Store): Observable<BenchState> =>
 /** What follows when adopting did not succeed: the newest state, where the server's is another. */
 const adoptFailures = (error: unknown, clientId: string) => {
   const problem = problemOf(error);
-  const failure = BenchApiActions.adoptFailed({ problem });
+  const failure = WorkspaceApiActions.adoptFailed({ problem });
   const elsewhere = problem.code === 'staleRevision' || problem.code === 'staleProposal';
-  return elsewhere ? of(failure, BenchPageActions.clientOpened({ clientId })) : of(failure);
+  return elsewhere ? of(failure, WorkspaceActions.clientOpened({ clientId })) : of(failure);
 };
 
 /**
@@ -186,17 +186,17 @@ const adoptFailures = (error: unknown, clientId: string) => {
 export const adopt$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(BenchPageActions.adoptRequested),
+      ofType(WorkspaceActions.adoptRequested),
       exhaustMap(() =>
         whenKept(store).pipe(
           switchMap(({ clientId, proposal }) => {
             if (clientId === null) return EMPTY;
             if (proposal.saveProblem !== null)
-              return of(BenchApiActions.adoptFailed({ problem: proposal.saveProblem }));
+              return of(WorkspaceApiActions.adoptFailed({ problem: proposal.saveProblem }));
             return api.adopt(clientId, { version: proposal.version }).pipe(
               switchMap((answer) => [
-                BenchApiActions.adopted(answer),
-                BenchPageActions.clientOpened({ clientId }),
+                WorkspaceApiActions.adopted(answer),
+                WorkspaceActions.clientOpened({ clientId }),
               ]),
               catchError((error: unknown) => adoptFailures(error, clientId)),
             );
@@ -211,15 +211,15 @@ export const adopt$ = createEffect(
 export const takeBack$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(BenchPageActions.takeBackRequested, BenchPageActions.restoreRequested),
-      withLatestFrom(store.select(benchFeature.selectClientId)),
+      ofType(WorkspaceActions.takeBackRequested, WorkspaceActions.restoreRequested),
+      withLatestFrom(store.select(workspaceFeature.selectClientId)),
       exhaustMap(([{ type, revision }, clientId]) => {
         if (clientId === null) return EMPTY;
-        const whole = type === BenchPageActions.restoreRequested.type;
+        const whole = type === WorkspaceActions.restoreRequested.type;
         const answer$ = whole ? api.restore(clientId, revision) : api.undo(clientId, revision);
         return answer$.pipe(
           map(({ operations, conflicts }) =>
-            BenchApiActions.takeBackPrepared({
+            WorkspaceApiActions.takeBackPrepared({
               revision,
               whole,
               step: operations.length === 0 ? null : { id: crypto.randomUUID(), operations },
@@ -227,7 +227,7 @@ export const takeBack$ = createEffect(
             }),
           ),
           catchError((error: unknown) =>
-            of(BenchApiActions.adoptFailed({ problem: problemOf(error) })),
+            of(WorkspaceApiActions.adoptFailed({ problem: problemOf(error) })),
           ),
         );
       }),

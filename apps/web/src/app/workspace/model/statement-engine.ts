@@ -1,24 +1,24 @@
 import { DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Impact, PlannedOpening, Statement } from '@iunctus/core';
-import { benchFeature } from '../state/bench.feature';
-import { createBenchWorker } from '../workers/bench-worker.factory';
-import type { BenchMessage, BenchResult, Shown } from '../workers/bench-messages';
+import { workspaceFeature } from '../state/workspace.feature';
+import { createStatementWorker } from '../workers/statement-worker.factory';
+import type { StatementMessage, StatementResult, Shown } from '../workers/statement-messages';
 
 const NO_IMPACT: Impact = { lines: {}, sections: [], totals: [], nodes: {} };
 const NO_STATEMENT: Statement = { code: 'profitAndLoss', rows: [] };
 
 /** The worker, kept up to date with the store; its results as signals. */
 @Injectable()
-export class BenchEngine {
+export class StatementEngine {
   private readonly store = inject(Store);
-  private readonly adopted = this.store.selectSignal(benchFeature.selectAdopted);
-  private readonly steps = this.store.selectSignal(benchFeature.selectSteps);
-  private readonly amounts = this.store.selectSignal(benchFeature.selectAmounts);
-  private readonly pending = this.store.selectSignal(benchFeature.selectOpenings);
-  private readonly balances = this.store.selectSignal(benchFeature.selectBalances);
-  private readonly client = this.store.selectSignal(benchFeature.selectClient);
-  private readonly worker = createBenchWorker();
+  private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
+  private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
+  private readonly amounts = this.store.selectSignal(workspaceFeature.selectAmounts);
+  private readonly pending = this.store.selectSignal(workspaceFeature.selectOpenings);
+  private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
+  private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  private readonly worker = createStatementWorker();
 
   /** Which statement is shown, and how. */
   readonly shown = signal<Shown>({
@@ -29,7 +29,7 @@ export class BenchEngine {
   });
   readonly impact = signal<Impact>(NO_IMPACT);
   readonly statement = signal<Statement>(NO_STATEMENT);
-  readonly totals = signal<NonNullable<BenchResult['totals']>>({});
+  readonly totals = signal<NonNullable<StatementResult['totals']>>({});
   /** The entries that the balances of the proposal will be posted as. */
   readonly openings = signal<readonly PlannedOpening[]>([]);
   readonly balanced = signal(true);
@@ -37,7 +37,7 @@ export class BenchEngine {
   readonly ready = signal(false);
 
   constructor() {
-    this.worker.addEventListener('message', ({ data }: MessageEvent<BenchResult>) =>
+    this.worker.addEventListener('message', ({ data }: MessageEvent<StatementResult>) =>
       this.take(data),
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
@@ -67,11 +67,11 @@ export class BenchEngine {
     });
   }
 
-  private send(message: BenchMessage): void {
+  private send(message: StatementMessage): void {
     this.worker.postMessage(message);
   }
 
-  private take(result: BenchResult): void {
+  private take(result: StatementResult): void {
     this.impact.set(result.impact);
     this.statement.set(result.statement);
     this.openings.set(result.openings);

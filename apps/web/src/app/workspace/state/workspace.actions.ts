@@ -3,8 +3,8 @@ import type { BalancesAnswer, BenchChart, ClientAnswer, ClientNature } from '@iu
 import type { AmountsTuple, PendingOpening, Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 
-export const BenchPageActions = createActionGroup({
-  source: 'Bench Page',
+export const WorkspaceActions = createActionGroup({
+  source: 'Workspace',
   events: {
     'Client Opened': props<{ clientId: string }>(),
     'Chart Begun': props<{ clientId: string; steps: readonly ProposalStep[] }>(),
@@ -28,8 +28,8 @@ export const BenchPageActions = createActionGroup({
   },
 });
 
-export const BenchApiActions = createActionGroup({
-  source: 'Bench API',
+export const WorkspaceApiActions = createActionGroup({
+  source: 'Workspace API',
   events: {
     'Bench Loaded': props<{ client: ClientAnswer; chart: BenchChart }>(),
     'Client Changed': props<{ client: ClientAnswer }>(),

@@ -1,5 +1,5 @@
 import { accountOf, harmless, type Chart, type CrosswalkRow } from '@iunctus/core';
-import { WHY_WORDS } from '../../shared/words/number-words';
+import { WHY_WORDS } from '../words/number-words';
 
 const field = (text: string): string => {
   const safe = harmless(text);

@@ -31,7 +31,7 @@ export interface PendingOpenings {
 }
 
 /** What the page tells the worker. Every message is answered by one result. */
-export type BenchMessage =
+export type StatementMessage =
   | {
       readonly type: 'chart';
       readonly settings: ChartSettings;
@@ -48,7 +48,7 @@ export type BenchMessage =
   | { readonly type: 'shown'; readonly shown: Shown };
 
 /** What the worker computed. `totals` comes only when the adopted chart or the amounts changed. */
-export interface BenchResult {
+export interface StatementResult {
   readonly impact: Impact;
   readonly statement: Statement;
   /** Debit-positive total and own amount by account of the adopted chart. */

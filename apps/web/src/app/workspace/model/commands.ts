@@ -2,10 +2,11 @@ import { inject, Injectable, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { nameKey, type AccountId } from '@iunctus/core';
-import { BenchPageActions } from '../state/bench.actions';
-import { BenchModel } from './bench-model';
+import { WorkspaceActions } from '../state/workspace.actions';
+import { ProposedChart } from './proposed-chart';
+import { ChartView } from './chart-view';
 import { Sheets } from './sheets';
-import type { TreeAction } from './tree-keys';
+import type { TreeAction } from './tree-action';
 
 /** A place of a client, by the last part of its address. */
 export type PlaceName =
@@ -92,15 +93,16 @@ export const commandsFor = (query: string): readonly Command[] => {
 export class Commands {
   private readonly router = inject(Router);
   private readonly store = inject(Store);
-  private readonly model = inject(BenchModel);
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
   private readonly sheets = inject(Sheets);
   /** What the bench is to do as soon as it is there. */
   readonly asked = signal<TreeAction | 'focus' | null>(null);
 
   /** Shows an account on the bench, with the keyboard on it. */
   async goTo(id: AccountId): Promise<void> {
-    this.model.filter.set('');
-    this.model.goTo(id);
+    this.view.filter.set('');
+    this.view.goTo(id);
     await this.toPlace('chart');
     this.asked.set('focus');
   }
@@ -118,17 +120,18 @@ export class Commands {
         await this.toPlace('chart');
         return this.sheets.show('review');
       case 'adopt':
-        if (this.model.steps().length > 0) this.store.dispatch(BenchPageActions.adoptRequested());
+        if (this.proposed.steps().length > 0)
+          this.store.dispatch(WorkspaceActions.adoptRequested());
         return;
       case 'undo':
-        return this.store.dispatch(BenchPageActions.undoRequested());
+        return this.store.dispatch(WorkspaceActions.undoRequested());
       case 'redo':
-        return this.store.dispatch(BenchPageActions.redoRequested());
+        return this.store.dispatch(WorkspaceActions.redoRequested());
     }
   }
 
   private async toPlace(name: PlaceName): Promise<void> {
-    const client = this.model.client();
+    const client = this.proposed.client();
     if (client !== null) await this.router.navigate(['/clients', client.id, name]);
   }
 }

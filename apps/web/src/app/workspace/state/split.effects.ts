@@ -5,14 +5,14 @@ import { createSelector, Store } from '@ngrx/store';
 import { catchError, distinctUntilChanged, EMPTY, map, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
-import { BenchApiActions } from './bench.actions';
-import { benchFeature } from './bench.feature';
+import { WorkspaceApiActions } from './workspace.actions';
+import { workspaceFeature } from './workspace.feature';
 
 /** What is to be asked about the proposal's splits; the amounts that are shown go with it, for others ask anew. */
 const selectQuestion = createSelector(
-  benchFeature.selectClientId,
-  benchFeature.selectBalances,
-  benchFeature.selectSteps,
+  workspaceFeature.selectClientId,
+  workspaceFeature.selectBalances,
+  workspaceFeature.selectSteps,
   (clientId, balances, steps) => {
     const { splits, without } = pendingSplits(steps);
     if (clientId === null || balances === null || splits.length === 0) return null;
@@ -36,10 +36,10 @@ export const loadSplits$ = createEffect(
         if (question === null) return EMPTY;
         return api.splits(question.clientId, question.request).pipe(
           map((seen) =>
-            BenchApiActions.splitsLoaded({ amounts: seen.map(({ amounts }) => amounts) }),
+            WorkspaceApiActions.splitsLoaded({ amounts: seen.map(({ amounts }) => amounts) }),
           ),
           catchError((error: unknown) =>
-            of(BenchApiActions.balancesLoadFailed({ problem: problemOf(error) })),
+            of(WorkspaceApiActions.balancesLoadFailed({ problem: problemOf(error) })),
           ),
         );
       }),

@@ -4,15 +4,15 @@ import { createSelector, Store } from '@ngrx/store';
 import { catchError, distinctUntilChanged, map, of, switchMap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
-import { BenchApiActions } from './bench.actions';
-import { benchFeature } from './bench.feature';
+import { WorkspaceApiActions } from './workspace.actions';
+import { workspaceFeature } from './workspace.feature';
 import { listedIn, withBooks } from './listed-openings';
 
 /** What is to be asked about the proposal's balances; when the books were read again, ask anew. */
 const selectQuestion = createSelector(
-  benchFeature.selectClient,
-  benchFeature.selectBalances,
-  benchFeature.selectSteps,
+  workspaceFeature.selectClient,
+  workspaceFeature.selectBalances,
+  workspaceFeature.selectSteps,
   (client, balances, steps) =>
     client === null || balances === null ? null : { client, balances, listed: listedIn(steps) },
 );
@@ -34,9 +34,9 @@ export const loadOpenings$ = createEffect(
         const { client, listed } = question ?? { client: null, listed: [] };
         const answer$ = client === null ? of([]) : withBooks(api, client, listed);
         return answer$.pipe(
-          map((openings) => BenchApiActions.openingsLoaded({ openings })),
+          map((openings) => WorkspaceApiActions.openingsLoaded({ openings })),
           catchError((error: unknown) =>
-            of(BenchApiActions.balancesLoadFailed({ problem: problemOf(error) })),
+            of(WorkspaceApiActions.balancesLoadFailed({ problem: problemOf(error) })),
           ),
         );
       }),

@@ -22,7 +22,7 @@ import {
   type Split,
 } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
-import { BenchApiActions, BenchPageActions } from './bench.actions';
+import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
 import type { Notice } from './notice';
 import { mergeSteps } from './merge-steps';
 
@@ -63,7 +63,7 @@ export interface ProposalState {
   readonly saveProblem: ApiProblem | null;
 }
 
-export interface BenchState {
+export interface WorkspaceState {
   readonly load: BenchLoad;
   readonly clientId: string | null;
   readonly client: ClientAnswer | null;
@@ -97,7 +97,7 @@ const EMPTY: ProposalState = {
   saveProblem: null,
 };
 
-const initial: BenchState = {
+const initial: WorkspaceState = {
   load: { status: 'idle' },
   clientId: null,
   client: null,
@@ -136,7 +136,11 @@ const edited = (proposal: ProposalState, change: Partial<ProposalState>): Propos
   edits: proposal.edits + 1,
 });
 
-const opened = (state: BenchState, client: ClientAnswer, chart: BenchChart): BenchState => ({
+const opened = (
+  state: WorkspaceState,
+  client: ClientAnswer,
+  chart: BenchChart,
+): WorkspaceState => ({
   ...state,
   load: { status: 'ready' },
   clientId: client.id,
@@ -159,55 +163,55 @@ const opened = (state: BenchState, client: ClientAnswer, chart: BenchChart): Ben
   },
 });
 
-export const benchFeature = createFeature({
-  name: 'bench',
+export const workspaceFeature = createFeature({
+  name: 'workspace',
   reducer: createReducer(
     initial,
-    on(BenchPageActions.clientOpened, (state, { clientId }) => ({
+    on(WorkspaceActions.clientOpened, (state, { clientId }) => ({
       ...(state.clientId === clientId ? state : initial),
       clientId,
       load: { status: 'loading' } as const,
     })),
-    on(BenchApiActions.benchLoaded, (state, { client, chart }) => opened(state, client, chart)),
-    on(BenchApiActions.chartMissing, (state, { client }) => ({
+    on(WorkspaceApiActions.benchLoaded, (state, { client, chart }) => opened(state, client, chart)),
+    on(WorkspaceApiActions.chartMissing, (state, { client }) => ({
       ...state,
       client,
       load: { status: 'noChart' } as const,
     })),
-    on(BenchApiActions.benchLoadFailed, (state, { problem }) => ({
+    on(WorkspaceApiActions.benchLoadFailed, (state, { problem }) => ({
       ...state,
       load: { status: 'failed', problem } as const,
     })),
-    on(BenchApiActions.clientChanged, (state, { client }) =>
+    on(WorkspaceApiActions.clientChanged, (state, { client }) =>
       state.clientId === client.id ? { ...state, client } : state,
     ),
-    on(BenchPageActions.chartBegun, (state) => ({
+    on(WorkspaceActions.chartBegun, (state) => ({
       ...state,
       load: { status: 'loading' } as const,
     })),
-    on(BenchPageActions.stepProposed, (state, { step }) => ({
+    on(WorkspaceActions.stepProposed, (state, { step }) => ({
       ...state,
       proposal: edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
     })),
-    on(BenchPageActions.undoRequested, (state) => {
+    on(WorkspaceActions.undoRequested, (state) => {
       const last = state.proposal.steps.at(-1);
       if (last === undefined) return state;
       const { steps, undone } = state.proposal;
       const change = { steps: steps.slice(0, -1), undone: [...undone, last] };
       return { ...state, proposal: edited(state.proposal, change) };
     }),
-    on(BenchPageActions.redoRequested, (state) => {
+    on(WorkspaceActions.redoRequested, (state) => {
       const last = state.proposal.undone.at(-1);
       if (last === undefined) return state;
       const { steps, undone } = state.proposal;
       const change = { steps: [...steps, last], undone: undone.slice(0, -1) };
       return { ...state, proposal: edited(state.proposal, change) };
     }),
-    on(BenchPageActions.operationDropped, (state, { steps }) => ({
+    on(WorkspaceActions.operationDropped, (state, { steps }) => ({
       ...state,
       proposal: edited(state.proposal, { steps, undone: [] }),
     })),
-    on(BenchPageActions.proposalDiscarded, (state) => ({
+    on(WorkspaceActions.proposalDiscarded, (state) => ({
       ...state,
       proposal: edited(state.proposal, {
         steps: [],
@@ -217,37 +221,37 @@ export const benchFeature = createFeature({
         comment: '',
       }),
     })),
-    on(BenchPageActions.detailsChanged, (state, { name, comment }) => ({
+    on(WorkspaceActions.detailsChanged, (state, { name, comment }) => ({
       ...state,
       proposal: edited(state.proposal, { name, comment }),
     })),
-    on(BenchPageActions.conflictDismissed, (state, { stepId }) => ({
+    on(WorkspaceActions.conflictDismissed, (state, { stepId }) => ({
       ...state,
       proposal: edited(state.proposal, {
         conflicts: state.proposal.conflicts.filter(({ step }) => step.id !== stepId),
       }),
     })),
-    on(BenchPageActions.periodChosen, (state, { period }) => ({ ...state, period })),
-    on(BenchApiActions.balancesLoaded, (state, { balances }) => ({
+    on(WorkspaceActions.periodChosen, (state, { period }) => ({ ...state, period })),
+    on(WorkspaceApiActions.balancesLoaded, (state, { balances }) => ({
       ...state,
       balances,
       splitAmounts: [],
     })),
-    on(BenchApiActions.splitsLoaded, (state, { amounts }) => ({
+    on(WorkspaceApiActions.splitsLoaded, (state, { amounts }) => ({
       ...state,
       splitAmounts: amounts,
     })),
-    on(BenchApiActions.openingsLoaded, (state, { openings }) => ({ ...state, openings })),
+    on(WorkspaceApiActions.openingsLoaded, (state, { openings }) => ({ ...state, openings })),
     on(
-      BenchApiActions.balancesLoadFailed,
-      BenchApiActions.clientChangeFailed,
-      BenchApiActions.reviewRequestFailed,
+      WorkspaceApiActions.balancesLoadFailed,
+      WorkspaceApiActions.clientChangeFailed,
+      WorkspaceApiActions.reviewRequestFailed,
       (state, { problem }) => ({
         ...state,
         notice: { type: 'problem', problem } as const,
       }),
     ),
-    on(BenchApiActions.proposalSaved, (state, { version, edits }) => ({
+    on(WorkspaceApiActions.proposalSaved, (state, { version, edits }) => ({
       ...state,
       proposal: {
         ...state.proposal,
@@ -257,19 +261,19 @@ export const benchFeature = createFeature({
         saveProblem: null,
       },
     })),
-    on(BenchApiActions.proposalSaveFailed, (state, { problem }) => ({
+    on(WorkspaceApiActions.proposalSaveFailed, (state, { problem }) => ({
       ...state,
       proposal: { ...state.proposal, saveProblem: problem },
     })),
-    on(BenchApiActions.proposalOvertaken, (state, { client, chart }) => ({
+    on(WorkspaceApiActions.proposalOvertaken, (state, { client, chart }) => ({
       ...state,
       adopted: adoptedOf(chart),
       client,
       notice: { type: 'merged' } as const,
       proposal: edited(state.proposal, mergeSteps(state.proposal, chart)),
     })),
-    on(BenchPageActions.adoptRequested, (state) => ({ ...state, adopting: true })),
-    on(BenchApiActions.adopted, (state, { revision, posted }) => ({
+    on(WorkspaceActions.adoptRequested, (state) => ({ ...state, adopting: true })),
+    on(WorkspaceApiActions.adopted, (state, { revision, posted }) => ({
       ...state,
       notice: {
         type: 'adopted',
@@ -277,12 +281,12 @@ export const benchFeature = createFeature({
         posted,
       } as const,
     })),
-    on(BenchApiActions.adoptFailed, (state, { problem }) => ({
+    on(WorkspaceApiActions.adoptFailed, (state, { problem }) => ({
       ...state,
       adopting: false,
       notice: { type: 'problem', problem } as const,
     })),
-    on(BenchApiActions.takeBackPrepared, (state, { revision, whole, step, left }) => ({
+    on(WorkspaceApiActions.takeBackPrepared, (state, { revision, whole, step, left }) => ({
       ...state,
       notice: { type: 'takenBack', revision, whole, left } as const,
       proposal:
@@ -290,12 +294,12 @@ export const benchFeature = createFeature({
           ? state.proposal
           : edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
     })),
-    on(BenchPageActions.versionBrought, (state, { name, version, left }) => ({
+    on(WorkspaceActions.versionBrought, (state, { name, version, left }) => ({
       ...state,
       notice: { type: 'brought', name, version, left } as const,
     })),
-    on(BenchPageActions.noticeRead, (state) => ({ ...state, notice: null })),
-    on(BenchPageActions.changeRefused, (state) => ({
+    on(WorkspaceActions.noticeRead, (state) => ({ ...state, notice: null })),
+    on(WorkspaceActions.changeRefused, (state) => ({
       ...state,
       notice: { type: 'readOnly' } as const,
     })),

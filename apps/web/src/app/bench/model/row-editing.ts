@@ -1,0 +1,122 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  formatAmount,
+  hasPostings,
+  KINDS,
+  nodeOf,
+  planChild,
+  planMain,
+  planSibling,
+  type AccountId,
+  type AddPlan,
+  type Refusal,
+} from '@iunctus/core';
+import { reasonWords } from '../../shared/words/outline-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { landingWords } from '../../shared/words/statement-words';
+import { Amounts } from '../../workspace/model/amounts';
+import { ChartView } from '../../workspace/model/chart-view';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { draftOf, draftOperations, newDraft, type Draft } from './draft';
+import { roomWords } from './tree-words';
+
+/** The row that is edited or added on the tree, and what is said beside it. */
+@Injectable()
+export class RowEditing {
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  private readonly amounts = inject(Amounts);
+  /** What the editor began with; `null` while no row is edited. */
+  readonly draft = signal<Draft | null>(null);
+  private readonly typed = signal<Draft | null>(null);
+  readonly refusal = signal<Refusal | null>(null);
+  /** What a gesture did besides what it showed: an account that crossed into another element. */
+  readonly said = signal('');
+
+  readonly refusalText = computed(() => {
+    const refusal = this.refusal();
+    if (refusal === null) return '';
+    return refusalWords(refusal, this.proposed.chart(), this.proposed.base());
+  });
+
+  /** What the draft's kind is, why it is proposed, what it moves, and whether its number has room. */
+  readonly hint = computed(() => {
+    const draft = this.typed() ?? this.draft();
+    if (draft === null) return null;
+    const { name, sentence } = KINDS[draft.kind];
+    const room = roomWords(draft, this.proposed.chart());
+    const inferred = draft.inferred === null ? '' : `Kind ${reasonWords(draft.inferred)}. `;
+    const notes = inferred + this.movesWords(draft) + room;
+    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: notes };
+  });
+
+  /** Edits the account at the cursor. */
+  edit(): void {
+    const id = this.view.cursor();
+    const draft = id === null ? null : draftOf(this.proposed.chart(), id);
+    if (draft !== null) this.open(draft);
+  }
+
+  /** Begins a new account beside or under the one at the cursor, or a new main account. */
+  add(as: 'sibling' | 'child' | 'main'): void {
+    const id = this.view.cursor();
+    if (id !== null && as === 'child') this.view.setOpen(id, true);
+    this.view.filter.set('');
+    const plan = id === null || as === 'main' ? this.mainPlan() : this.planBeside(id, as);
+    if (plan !== null) this.open(newDraft(plan, crypto.randomUUID()));
+  }
+
+  noteTyped(draft: Draft): void {
+    this.typed.set(draft);
+    this.refusal.set(null);
+  }
+
+  /** Proposes what the draft says; false when a rule says no, and the row stays open. */
+  accept(draft: Draft): boolean {
+    const refusal = this.proposed.propose(draftOperations(this.proposed.chart(), draft));
+    this.refusal.set(refusal);
+    if (refusal !== null) return false;
+    this.leave();
+    this.view.goTo(draft.id);
+    return true;
+  }
+
+  leave(): void {
+    this.draft.set(null);
+    this.typed.set(null);
+    this.refusal.set(null);
+  }
+
+  /** Forgets what was said of the last gesture. */
+  hush(): void {
+    this.refusal.set(null);
+    this.said.set('');
+  }
+
+  private open(draft: Draft): void {
+    this.typed.set(null);
+    this.draft.set(draft);
+  }
+
+  private mainPlan(): AddPlan {
+    const selected = this.view.selected();
+    return planMain(this.proposed.chart(), selected ? KINDS[selected.kind].element : 'asset');
+  }
+
+  private planBeside(id: AccountId, as: 'sibling' | 'child'): AddPlan | null {
+    const chart = this.proposed.chart();
+    return as === 'child' ? planChild(chart, id) : planSibling(chart, id);
+  }
+
+  /** What another kind moves, told before it is kept. */
+  private movesWords({ id, kind }: Draft): string {
+    const node = nodeOf(this.proposed.base(), id);
+    if (node === undefined || node.account.kind === kind) return '';
+    if (!hasPostings(this.proposed.base(), node)) return '';
+    const amount = formatAmount(this.amounts.ownAmountOf(node), {
+      currency: this.proposed.client()?.currency ?? 'USD',
+      zero: '0.00',
+    });
+    return `${amount} of this period moves from ${landingWords(node.account.kind)}, and its whole history with it. `;
+  }
+}

@@ -1,0 +1,89 @@
+import { inject, Injectable } from '@angular/core';
+import {
+  hasAccount,
+  headsOf,
+  planDuplicate,
+  planEach,
+  planMoveUnder,
+  planRemoval,
+  planStep,
+  type AccountId,
+  type Direction,
+  type MoveTarget,
+  type Operation,
+} from '@iunctus/core';
+import { today } from '../../shared/dates/today';
+import { ChartView } from '../../workspace/model/chart-view';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { RowEditing } from './row-editing';
+import { crossingWords } from './tree-words';
+
+/** What is done to whole rows of the tree: move, remove, copy, drop. Each is one step of the proposal. */
+@Injectable()
+export class TreeGestures {
+  private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  private readonly editing = inject(RowEditing);
+
+  move(direction: Direction): void {
+    const id = this.view.cursor();
+    if (id === null) return;
+    this.propose(planStep(this.proposed.chart(), id, direction) ?? []);
+    this.view.goTo(id);
+  }
+
+  /** Removes what is chosen, retires what has postings. The cursor goes to the next of the listed accounts. */
+  remove(listed: readonly AccountId[]): void {
+    const id = this.view.cursor();
+    if (id === null) return;
+    const next = this.neighbourOf(id, listed);
+    const on = today();
+    // From the last to the first: what stands below goes before what it stands under.
+    const plan = planEach(
+      this.proposed.chart(),
+      [...this.view.chosen()].reverse(),
+      (chart, one) => [planRemoval(chart, one, on)],
+    );
+    if (!plan.ok) return this.editing.refusal.set(plan.refusal);
+    const done = this.propose(plan.operations);
+    if (done && next !== null && !hasAccount(this.proposed.chart(), id)) this.view.cursor.set(next);
+  }
+
+  duplicate(): void {
+    const id = this.view.cursor();
+    if (id === null) return;
+    const plan = planDuplicate(this.proposed.chart(), id, () => crypto.randomUUID());
+    if (!plan.ok) return this.editing.refusal.set(plan.refusal);
+    const [copy] = plan.operations.flatMap((operation) =>
+      operation.type === 'addAccount' ? operation.account.id : [],
+    );
+    if (this.propose(plan.operations) && copy !== undefined) this.view.goTo(copy);
+  }
+
+  /** Drops the dragged row, and with it all that are chosen when it is one of them, one after the other. */
+  drop({ parentId, afterId }: MoveTarget, id: AccountId): void {
+    const chart = this.proposed.chart();
+    const together = this.view.marks().has(id) ? headsOf(chart, this.view.chosen()) : [id];
+    let after = afterId;
+    const plan = planEach(chart, together, (now, one) => {
+      const target = after === undefined ? { parentId } : { parentId, afterId: after };
+      if (after !== undefined) after = one;
+      return planMoveUnder(now, one, target);
+    });
+    if (!plan.ok) return this.editing.refusal.set(plan.refusal);
+    const said = crossingWords(chart, plan.operations);
+    if (this.propose(plan.operations)) this.editing.said.set(said);
+  }
+
+  private propose(operations: readonly Operation[]): boolean {
+    const refusal = this.proposed.propose(operations);
+    this.editing.refusal.set(refusal);
+    return refusal === null;
+  }
+
+  private neighbourOf(id: AccountId, listed: readonly AccountId[]): AccountId | null {
+    if (this.proposed.chart().posted.has(id)) return id;
+    const index = listed.indexOf(id);
+    return listed[index + 1] ?? listed[index - 1] ?? null;
+  }
+}
