@@ -3,10 +3,61 @@ const only = (name, from, to, comment) => ({ name, severity: 'error', comment, f
 const APP = '^apps/web/src/app';
 const PLACES = '(clients|people|look|bench|numbers|outline|importing|proposals|exchange|history)';
 
+/** Folders of the core from the lowest up: each knows those above it in this list, and none in its own line. */
+const CORE_LAYERS = [
+  ['access', 'collections', 'dates', 'dimensions', 'money', 'text'],
+  ['kinds', 'postings'],
+  ['plan', 'settings'],
+  ['chart'],
+  ['ledger', 'matching'],
+  ['operations', 'returns', 'statements'],
+  ['numbering'],
+  ['planning'],
+  ['findings', 'importing', 'outline', 'starting'],
+];
+
+/** Folders of the server, in the same way. */
+const SERVER_LAYERS = [
+  ['config', 'database', 'health', 'industries', 'simulated'],
+  ['problems'],
+  ['access'],
+  ['charts', 'clients'],
+  ['kept-charts', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
+  ['backups', 'balances', 'openings', 'proposals', 'splits'],
+  ['adopting', 'reviews'],
+  ['benches'],
+  ['demo', 'exports'],
+  ['endpoints'],
+  ['lanes'],
+  ['http'],
+];
+
+const folders = (names) => `(${names.join('|')})/`;
+
+/** A rule a layer: what it may not know. A folder that is in no layer may know nothing, and so is noticed. */
+const layered = (name, root, layers) => [
+  ...layers.map((layer, index) =>
+    only(
+      `${name}-layer-${index + 1}`,
+      { path: `^${root}/${folders(layer)}`, pathNot: '\\.test\\.ts$' },
+      { path: `^${root}/${folders(layers.slice(index).flat())}`, pathNot: `^${root}/$1/` },
+      'A folder knows those of lower layers only.',
+    ),
+  ),
+  only(
+    `${name}-folders-have-a-layer`,
+    { path: `^${root}/[^/]+/`, pathNot: `^${root}/${folders([...layers.flat(), 'testing'])}` },
+    {},
+    'Every folder has its place in the list of layers.',
+  ),
+];
+
 /** The arrows of docs/architecture.md: core ← contract ← apps; core ← exchange ← server; nothing imports an app. */
 module.exports = {
   forbidden: [
     only('no-circles', {}, { circular: true }, 'Modules depend on one another one way.'),
+    ...layered('core', 'packages/core/src', CORE_LAYERS),
+    ...layered('server', 'apps/server/src', SERVER_LAYERS),
     only(
       'core-stands-alone',
       { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' },

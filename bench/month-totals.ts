@@ -1,6 +1,6 @@
 // A statement's amounts from the kept month totals, over a million entry lines.
 // Baseline: the same amounts summed from the lines in SQL, in the same run.
-import { manyAmounts } from '../apps/server/src/balances/balances.queries';
+import { manyAmounts } from '../apps/server/src/postings/balances.queries';
 import { addChart, openDatabase } from './support/database';
 import { largeChart } from './support/large-chart';
 import { compare, median, say } from './support/report';

@@ -2,7 +2,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { NewPersonRequest } from '@iunctus/contract';
 import * as v from 'valibot';
-import { problemOf, storyOf } from './http/errors';
+import { problemOf, storyOf } from './problems/errors';
 import { migrate } from './database/migrate';
 import { createPool } from './database/pool';
 import { letAdministratorIn } from './people/first-administrator';

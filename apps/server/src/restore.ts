@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { RestoreError, restoreBackup } from './backups/restore-backup';
-import { storyOf } from './http/errors';
+import { storyOf } from './problems/errors';
 import { createPool } from './database/pool';
 
 /** Restores the backup that is named first on the command line into the database at DATABASE_URL. */

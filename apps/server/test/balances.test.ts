@@ -9,7 +9,7 @@ import {
   type Chart,
   type Ledger,
 } from '@iunctus/core';
-import { manyWrongTotals } from '../src/balances/balances.queries';
+import { manyWrongTotals } from '../src/postings/balances.queries';
 import {
   benchChart,
   clientNamed,

@@ -1,7 +1,7 @@
 import type { AdoptAnswer } from '@iunctus/contract';
 import { plainAccount, type ProposalStep } from '@iunctus/core';
 import { randomUUID } from 'node:crypto';
-import { manyWrongTotals } from '../src/balances/balances.queries';
+import { manyWrongTotals } from '../src/postings/balances.queries';
 import { maybeChart } from '../src/charts/charts.queries';
 import {
   adoptSteps,

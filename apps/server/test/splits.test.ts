@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { BalancesAnswer, BenchChart, PostingsAnswer, SplitsAnswer } from '@iunctus/contract';
 import { plainAccount, type Operation, type PostingChoice, type Split } from '@iunctus/core';
 import { maybeChart } from '../src/charts/charts.queries';
-import { manyWrongSplitTotals } from '../src/splits/splits.queries';
+import { manyWrongSplitTotals } from '../src/postings/splits.queries';
 import {
   adoptAs,
   benchChart,

@@ -3,7 +3,7 @@ import { ENDPOINTS, type Endpoint, type EndpointName, type Person } from '@iunct
 import type { Account, Operation, Split } from '@iunctus/core';
 import { unzipSync } from 'fflate';
 import { EXPORT_FORMATS } from '../src/exports/exports.service';
-import { postEntries } from '../src/entries/entries.queries';
+import { postEntries } from '../src/postings/entries.queries';
 import { maybeChart } from '../src/charts/charts.queries';
 import { inTransactionOn } from '../src/database/transaction';
 import {

@@ -7,7 +7,7 @@ import type {
 } from '@iunctus/contract';
 import type pg from 'pg';
 import { inTransactionOn, type Transaction } from '../database/transaction';
-import { badRequest, problem } from '../http/problem';
+import { badRequest, problem } from '../problems/problem';
 import {
   closeSession,
   closeSessionById,

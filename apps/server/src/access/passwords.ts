@@ -1,5 +1,5 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 
 /** Cost of a guess: about 64 MiB and a tenth of a second. Source: OWASP Password Storage Cheat Sheet (from memory). */
 const COST = { N: 2 ** 16, r: 8, p: 1, maxmem: 128 * 2 ** 20 };

@@ -6,8 +6,9 @@ import { veiledBalances } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf } from '../database/transaction';
-import { manySplitAmounts, manySplits } from '../splits/splits.queries';
-import { manyAmounts } from './balances.queries';
+import { manySplitAmounts } from '../postings/splits.queries';
+import { manyAmounts } from '../postings/balances.queries';
+import { manySplits } from '../charts/chart-splits.queries';
 
 /** The amounts of a client's accounts for a period. */
 export const balancesOf = (

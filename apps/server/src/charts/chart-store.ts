@@ -10,7 +10,7 @@ import {
   type ChartNode,
 } from '@iunctus/core';
 import type { Reader, Transaction } from '../database/transaction';
-import { manySplits } from '../splits/splits.queries';
+import { manySplits } from './chart-splits.queries';
 import {
   deleteAccounts,
   insertFormer,

@@ -1,7 +1,7 @@
 import type { PersonalVeil } from '@iunctus/core';
 import type { Viewer } from '../access/viewer';
 import type { Reader } from '../database/transaction';
-import { problem, ProblemError } from '../http/problem';
+import { problem, ProblemError } from '../problems/problem';
 import { maybeChart, maybeChartLocked, type ChartHead } from './charts.queries';
 import type { Transaction } from '../database/transaction';
 import { veiledProblem, veilOf } from './veil';

@@ -28,7 +28,7 @@ import {
 import type { Viewer } from '../access/viewer';
 import { many, maybeOne } from '../database/query';
 import type { Reader } from '../database/transaction';
-import { badRequest, problem } from '../http/problem';
+import { badRequest, problem } from '../problems/problem';
 import { manyAccounts, manyMerged, type ChartHead } from './charts.queries';
 import type { Veiled } from './veiled';
 

@@ -3,7 +3,7 @@ import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/cont
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { inTransactionOn, type Reader } from '../database/transaction';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 import { insertClient, manyClients, updateNature } from './clients.queries';
 
 /** All clients of the viewer's practice. */

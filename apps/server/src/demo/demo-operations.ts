@@ -13,7 +13,7 @@ import {
   type DimensionValues,
   type Operation,
 } from '@iunctus/core';
-import type { Entry, EntryLine } from '../entries/entries.queries';
+import type { Entry, EntryLine } from '../postings/entries.queries';
 import type { DemoAccount, DemoGesture, DemoLine } from './demo-files';
 
 const idOf = (chart: Chart, number: string): string => {

@@ -9,10 +9,10 @@ import { loadChart } from '../charts/chart-store';
 import { maybeChartLocked, type ChartHead } from '../charts/charts.queries';
 import { insertClient } from '../clients/clients.queries';
 import { inTransactionOn } from '../database/transaction';
-import { postEntries } from '../entries/entries.queries';
-import { beginChart, benchOf, saveProposal } from '../proposals/proposals.service';
+import { postEntries } from '../postings/entries.queries';
+import { saveProposal } from '../proposals/proposals.service';
 import { handOverTo } from '../reviews/reviews.service';
-import { adopt } from '../revisions/adopt';
+import { adopt } from '../adopting/adopt';
 import {
   readClientFiles,
   readPractice,
@@ -22,6 +22,7 @@ import {
 } from './demo-files';
 import { chartOfRows, entriesOf, gestureSteps, operationsOf } from './demo-operations';
 import { deletePractice, hasPractice, insertPractice, insertUser } from './demo.queries';
+import { beginChart, benchOf } from '../benches/benches.service';
 
 /** How to sign in to the demo practice. */
 export interface DemoSignIn {

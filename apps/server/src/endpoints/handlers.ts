@@ -2,9 +2,9 @@ import type { EndpointName } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
 import { addClient, changeNature, clientOf, listClients } from '../clients/clients.service';
-import { overviewOf } from '../clients/overview.service';
-import { idIn, numberIn } from '../http/handle';
-import { problem } from '../http/problem';
+import { overviewOf } from '../overviews/overview.service';
+import { idIn, numberIn } from '../problems/read-request';
+import { problem } from '../problems/problem';
 import { findIndustries } from '../industries/industries.service';
 import {
   keepChartOf,
@@ -24,7 +24,7 @@ import {
   resetPassword,
   staffOf,
 } from '../people/people.service';
-import { beginChart, benchOf, saveProposal } from '../proposals/proposals.service';
+import { saveProposal } from '../proposals/proposals.service';
 import {
   handOverTo,
   judgeProposal,
@@ -33,11 +33,12 @@ import {
   reviewOf,
   takeBackFromReview,
 } from '../reviews/reviews.service';
-import { adopt } from '../revisions/adopt';
+import { adopt } from '../adopting/adopt';
 import { chartAt, listRevisions, restoreOf, undoOf } from '../revisions/revisions.service';
 import { receiveReturn } from '../simulated/tax-software';
 import { lookAtSplits, postingsOf } from '../splits/splits.service';
 import type { Handlers } from './call';
+import { beginChart, benchOf } from '../benches/benches.service';
 
 interface Asked {
   readonly viewer: Viewer;

@@ -1,8 +1,8 @@
 import { ENDPOINTS, type Endpoint } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
-import { problemOf, storyOf } from '../http/errors';
-import { read, readJson } from '../http/handle';
-import { retryAfter, statusOf } from '../http/problem';
+import { problemOf, storyOf } from '../problems/errors';
+import { read, readJson } from '../problems/read-request';
+import { retryAfter, statusOf } from '../problems/problem';
 import type { Call, HandedOut, Tools, WorkEndpoint } from './call';
 import { HANDLERS } from './handlers';
 

@@ -15,8 +15,8 @@ import { chartTable, type ChartRow } from '@iunctus/exchange';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
-import { problem } from '../http/problem';
-import { benchOf } from '../proposals/proposals.service';
+import { problem } from '../problems/problem';
+import { benchOf } from '../benches/benches.service';
 
 /** A client with its chart, on the way out. */
 export interface Taken {

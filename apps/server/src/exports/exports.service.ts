@@ -17,7 +17,7 @@ import type { Viewer } from '../access/viewer';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 import { listRevisions } from '../revisions/revisions.service';
 import { auditRowsOf } from './audit-rows';
 import { adoptedChart, tableOf, type Taken } from './export-source';

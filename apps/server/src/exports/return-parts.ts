@@ -11,7 +11,7 @@ import {
   type ReturnSheet,
 } from '@iunctus/core';
 import type { ReturnWorkbook } from '@iunctus/exchange';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 import { yearUpTo, type Taken } from './export-source';
 
 const WHY: Readonly<Record<Misplaced['why'], string>> = {

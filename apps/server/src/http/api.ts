@@ -1,18 +1,18 @@
 import { ENDPOINTS, USUAL_MOST, type Endpoint, type EndpointName } from '@iunctus/contract';
 import { may } from '@iunctus/core';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
-import { ACCESS_ANSWERS, type AccessTools } from '../access/access.routes';
+import { ACCESS_ANSWERS, type AccessTools } from './access.routes';
 import { sessionOf, type Session } from '../access/access.service';
 import { tokenIn } from '../access/cookies';
-import { sendBackup, type BackupTools } from '../backups/send-backup';
+import { sendBackup, type BackupTools } from './send-backup';
 import type { AccessEndpoint, StreamedEndpoint } from '../endpoints/call';
 import { isWork } from '../endpoints/handlers';
 import type { Outcome } from '../endpoints/perform';
 import type { Lanes } from '../lanes/lanes';
 import { readBody } from './body';
-import { paramsOf } from './handle';
+import { paramsOf } from './params';
 import { nameEndpoint } from './logging';
-import { problem } from './problem';
+import { problem } from '../problems/problem';
 
 /** What answering takes. */
 export interface ApiTools extends AccessTools {

@@ -1,5 +1,5 @@
 import { raw, type Request, type RequestHandler, type Response } from 'express';
-import { badRequest } from './problem';
+import { badRequest } from '../problems/problem';
 
 const JSON_TYPE = /^application\/json\s*(?:;\s*charset\s*=\s*"?utf-8"?\s*)?$/i;
 

@@ -1,6 +1,6 @@
 import type { RequestHandler } from 'express';
 import helmet from 'helmet';
-import { problem } from './problem';
+import { problem } from '../problems/problem';
 
 /** Under which names the application is reached. */
 export interface Edge {

@@ -30,7 +30,7 @@ import {
   type Reader,
   type Transaction,
 } from '../database/transaction';
-import { badRequest, problem } from '../http/problem';
+import { badRequest, problem } from '../problems/problem';
 import {
   deleteKeptChart,
   insertKeptChart,

@@ -1,4 +1,4 @@
-import { ProblemError } from '../http/problem';
+import { ProblemError } from '../problems/problem';
 
 /** A piece of work that waits: whose it is, and what no other may work on at the same time. */
 interface Waiting {

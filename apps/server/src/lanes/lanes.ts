@@ -1,6 +1,6 @@
 import type { WorkEndpoint } from '../endpoints/call';
 import { failedOutcome, type Outcome, type Raw } from '../endpoints/perform';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 import { FairQueue } from './fair-queue';
 
 /** What may take long runs beside what people wait for, each in threads of its own. */

@@ -10,12 +10,12 @@ import {
   type OpeningBalances,
   type OpeningPlan,
 } from '@iunctus/core';
-import { manyAmounts } from '../balances/balances.queries';
+import { manyAmounts } from '../postings/balances.queries';
 import type { ChartHead } from '../charts/charts.queries';
 import type { Transaction } from '../database/transaction';
-import { postEntries } from '../entries/entries.queries';
-import { problem } from '../http/problem';
-import { manySplitAmounts } from '../splits/splits.queries';
+import { postEntries } from '../postings/entries.queries';
+import { problem } from '../problems/problem';
+import { manySplitAmounts } from '../postings/splits.queries';
 
 const RULES: Readonly<Record<OpeningPlan['refused'][number]['why'], string>> = {
   gone: 'is not in the chart and takes no opening balance',

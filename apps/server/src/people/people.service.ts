@@ -15,7 +15,7 @@ import { countTry } from '../access/sign-in-tries';
 import type { Viewer } from '../access/viewer';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
-import { badRequest, problem } from '../http/problem';
+import { badRequest, problem } from '../problems/problem';
 import {
   deleteInvitation,
   insertPerson,

@@ -87,13 +87,6 @@ export const emptyProposal = (on: Transaction, head: ChartHead, userId: string):
     values: [head.practiceId, head.id, userId, head.revision],
   });
 
-/** Remarks are about a proposal until it is adopted. */
-export const deleteRemarks = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
-  change(on, {
-    text: 'DELETE FROM proposal_remark WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3',
-    values: [head.practiceId, head.id, userId],
-  });
-
 /** A user's proposal, locked until the transaction ends. Gives its version. */
 export const lockProposal = async (
   on: Transaction,

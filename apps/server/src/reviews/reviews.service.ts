@@ -14,18 +14,11 @@ import { chartOf, inChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled, refuseHidden, veiledProposal } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { inTransactionOn, onSnapshotOf, type Reader } from '../database/transaction';
-import { badRequest, problem } from '../http/problem';
+import { badRequest, problem } from '../problems/problem';
 import { lockProposal, maybeProposal, type StoredProposal } from '../proposals/proposals.queries';
-import { currentProposal } from '../proposals/proposals.service';
-import {
-  handOver,
-  insertRemark,
-  judge,
-  manyPeople,
-  manyRemarks,
-  maybePerson,
-  takeBack,
-} from './reviews.queries';
+import { currentProposal } from '../proposals/current-proposal';
+import { insertRemark, manyRemarks } from '../proposals/remarks.queries';
+import { handOver, judge, manyPeople, maybePerson, takeBack } from './reviews.queries';
 
 /** Everybody of the viewer's practice. */
 export const people = (pool: pg.Pool, viewer: Viewer): Promise<Person[]> =>

@@ -24,7 +24,7 @@ import { madeOfVeiled, veiledBack, veiledChart, veiledRevisions } from '../chart
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf, type Reader } from '../database/transaction';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 import { manyLandedSince, manyRevisions, maybeLanded } from './revisions.queries';
 
 /** The client's revisions, newest first; none for a client without a chart. Operations on accounts that are hidden from the viewer are left out. */

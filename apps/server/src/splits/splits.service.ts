@@ -24,9 +24,10 @@ import { madeOfVeiled, refuseHidden } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf } from '../database/transaction';
-import { problem } from '../http/problem';
-import { postingsOfSplits } from './split-postings';
-import { manyPostingsAt, manySplits, newestSequence } from './splits.queries';
+import { problem } from '../problems/problem';
+import { postingsOfSplits } from '../postings/split-postings';
+import { manyPostingsAt, newestSequence } from '../postings/splits.queries';
+import { manySplits } from '../charts/chart-splits.queries';
 
 /** So many postings of a split are shown one by one. */
 const SHOWN = 8;

@@ -1,7 +1,7 @@
-import { usualPlan, type NumberPlan } from '../numbering/plan';
+import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import type { PersistentMap } from '../collections/persistent-map';
 import type { Dimension } from '../dimensions/dimension';
-import type { PostingChoice } from '../ledger/choice';
+import type { PostingChoice } from '../postings/choice';
 import type { Account, AccountId } from './account';
 
 /** An account in its place: the accounts below it follow in order. Never changed in place. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { buildStatement } from '../statements/build';
-import { rollUpOver } from '../statements/amounts';
+import { rollUpOver } from '../ledger/amounts';
 import { sideBySide } from '../statements/side-by-side';
 import { applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';

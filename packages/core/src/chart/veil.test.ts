@@ -1,7 +1,7 @@
 import { apply } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import { crosswalkTo } from '../numbering/crosswalk';
-import { usualPlan } from '../numbering/plan';
+import { usualPlan } from '../plan/number-plan';
 import { anAccount } from '../testing';
 import { plainAccount, type AccountRecord } from './account';
 import { chartFrom } from './build';

@@ -2,7 +2,7 @@ import type { Account } from '../chart/account';
 import type { Element } from '../kinds/element';
 import { elementOf, isContra, KIND_CODES, normalSideOfKind, type KindCode } from '../kinds/kinds';
 import { inferKinds, type Guess, type Reason } from '../matching/infer-kind';
-import type { NumberPlan } from '../numbering/plan';
+import type { NumberPlan } from '../plan/number-plan';
 import type { Mended } from './entry';
 import type { TreeRow } from './tree-row';
 import { meaningOfTypes, type TypeMeaning } from './type-words';

@@ -3,7 +3,7 @@ import type { Chart, ChartNode } from '../chart/chart';
 import { accountOf, eachNode } from '../chart/queries';
 import { fitNumbers } from '../numbering/fit';
 import { inferPlan } from '../numbering/infer-plan';
-import { planProblems, usualPlan, type NumberPlan } from '../numbering/plan';
+import { planProblems, usualPlan, type NumberPlan } from '../plan/number-plan';
 import type { ImportProblem } from './import-plan';
 
 /** Numbers for the accounts that a list gave none, and why some get none. */

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart';
 import { accountCount, accountsById } from '../chart/queries';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
-import { usualPlan, type NumberPlan } from '../numbering/plan';
+import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import { liftBands } from './bands';
 import type { ImportEntry, Mended } from './entry';
 import { findTree, treeSourceOf } from './find-tree';

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart';
 import { sum } from '../money/minor';
 import { applyAll } from '../operations/apply';
 import { aChart } from '../testing/a-chart';
-import type { AmountsTuple } from '../statements/amounts';
+import type { AmountsTuple } from './amounts';
 import { entryOf, isPostable, planOpening, sidesOf } from './opening';
 
 /** Books in which each account was posted to in this fiscal year only. */

@@ -3,8 +3,8 @@ import type { Chart } from '../chart/chart';
 import { accountsById, standsFor } from '../chart/queries';
 import { add, negate, subtract, sum, type Minor } from '../money/minor';
 import type { DimensionUse, DimensionValues } from '../dimensions/dimension';
-import { ledgerOf, rollUpOver, type AmountsTuple } from '../statements/amounts';
-import { trialBalance } from '../statements/trial-balance';
+import { ledgerOf, rollUpOver, type AmountsTuple } from './amounts';
+import { trialBalance } from './trial-balance';
 
 /** A balance that an account should have; debit positive. */
 export interface WantedBalance {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { isBalanced } from '../statements/balanced';
-import { rollUpOver, ledgerOf } from '../statements/amounts';
+import { isBalanced } from './balanced';
+import { rollUpOver, ledgerOf } from './amounts';
 import { aChart } from '../testing/a-chart';
 import { openingAmounts, planOpenings, type PendingOpening } from './pending-openings';
 

@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart';
 import { fiscalYearStart, type Month } from '../dates/month';
 import type { Period } from '../dates/period';
-import { ledgerOf, rollUpOver, type AmountsTuple, type RollUp } from '../statements/amounts';
+import { ledgerOf, rollUpOver, type AmountsTuple, type RollUp } from './amounts';
 import { entryOf, isPostable, planOpening, type OpeningPlan } from './opening';
 import type { OpeningBalances } from './opening-balances';
 

@@ -1,5 +1,5 @@
 import { elementOf, KIND_CODES, kindsOfElement } from '../kinds/kinds';
-import { usualPlan } from '../numbering/plan';
+import { usualPlan } from '../plan/number-plan';
 import { inferKinds, type Clues } from './infer-kind';
 import { SIGNS, TOPICS } from './kind-words';
 import type { PublishedNames } from '../testing/named-source';

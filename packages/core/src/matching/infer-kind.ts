@@ -1,6 +1,6 @@
 import { ELEMENTS, type Element } from '../kinds/element';
 import { elementOf, KIND_CODES, KINDS, type KindCode } from '../kinds/kinds';
-import { parseNumber, type NumberPlan } from '../numbering/plan';
+import { parseNumber, type NumberPlan } from '../plan/number-plan';
 import { SIGNS, TOPICS, type Sign, type Topic } from './kind-words';
 import { mainPart, placeOfPhrase, wordingOf, wordsOf, type Wording } from './words';
 

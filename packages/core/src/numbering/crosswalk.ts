@@ -4,7 +4,7 @@ import { accountOf, childrenOf, eachNode, parentIdOf, siblingsOf } from '../char
 import type { NumberGiven, Operation } from '../operations/operation';
 import type { Landed } from '../operations/rules';
 import { fitNumbers, type FitRequest } from './fit';
-import { blockWidth, parseNumber, rangeOfKind, type NumberPlan } from './plan';
+import { blockWidth, parseNumber, rangeOfKind, type NumberPlan } from '../plan/number-plan';
 import { risingOrder, type Unplaced } from './place-tree';
 
 /** Why a number changes. */

@@ -9,7 +9,7 @@ import {
   rangeOfKind,
   type NumberPlan,
   type NumberRange,
-} from './plan';
+} from '../plan/number-plan';
 import { eachPlaced, placedRoots, pruned, type Placed, type Unplaced } from './place-tree';
 import { keepMost, type Item, type Point, type Stretch } from './sequence';
 import { spread } from './spread';

@@ -9,7 +9,7 @@ import {
   type NumberPlan,
   type NumberRange,
   type Segment,
-} from './plan';
+} from '../plan/number-plan';
 
 /** The value that occurs most; the earliest among equals; `undefined` of nothing. */
 const commonest = <T>(values: readonly T[]): T | undefined => {

@@ -2,7 +2,13 @@ import { isVeiled } from '../chart/veil';
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import { isContra } from '../kinds/kinds';
-import { blockWidth, ownPart, parseNumber, usualSuffix, type NumberPlan } from './plan';
+import {
+  blockWidth,
+  ownPart,
+  parseNumber,
+  usualSuffix,
+  type NumberPlan,
+} from '../plan/number-plan';
 
 /** An account as the numbering sees it. */
 export interface Placed {

@@ -12,7 +12,7 @@ import {
   rangeOfKind,
   usualPlan,
   type NumberPlan,
-} from './plan';
+} from '../plan/number-plan';
 import { rangeFills } from './range-fill';
 
 const SHOPS: NumberPlan = {

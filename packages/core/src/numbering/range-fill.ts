@@ -1,6 +1,6 @@
 import type { Chart } from '../chart/chart';
 import { eachNode } from '../chart/queries';
-import { ownPart, type NumberPlan, type NumberRange } from './plan';
+import { ownPart, type NumberPlan, type NumberRange } from '../plan/number-plan';
 
 /** How full a range is. */
 export interface RangeFill {

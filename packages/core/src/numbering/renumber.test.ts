@@ -17,7 +17,13 @@ import {
 } from './crosswalk';
 import { fitNumbers } from './fit';
 import { makeRoom } from './make-room';
-import { blockWidth, parseNumber, rangeOfKind, usualPlan, type NumberPlan } from './plan';
+import {
+  blockWidth,
+  parseNumber,
+  rangeOfKind,
+  usualPlan,
+  type NumberPlan,
+} from '../plan/number-plan';
 
 const PLAN = usualPlan(4);
 

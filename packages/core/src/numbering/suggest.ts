@@ -1,4 +1,4 @@
-import { rangeOfKind } from './plan';
+import { rangeOfKind } from '../plan/number-plan';
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import type { Place } from '../chart/edit';

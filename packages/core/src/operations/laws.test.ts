@@ -13,7 +13,7 @@ import {
   standsFor,
 } from '../chart/queries';
 import { elementOf } from '../kinds/kinds';
-import { rollUpOver, sectionAmounts } from '../statements/amounts';
+import { rollUpOver, sectionAmounts } from '../ledger/amounts';
 import {
   balancedLedger,
   closeDraw,

@@ -1,7 +1,7 @@
 import { accountOf, mergedInto, nodeOf, recordsOf } from '../chart/queries';
 import type { Chart } from '../chart/chart';
 import { planMerge, planUnmerge } from '../planning/plan-merge';
-import { rollUpOver } from '../statements/amounts';
+import { rollUpOver } from '../ledger/amounts';
 import { aChart, anAccount } from '../testing';
 import { apply, applyAll, invert, rebase } from './apply';
 import type { Operation } from './operation';

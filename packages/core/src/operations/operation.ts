@@ -4,7 +4,7 @@ import type { Place } from '../chart/edit';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
 import type { Dimension } from '../dimensions/dimension';
-import type { NumberPlan } from '../numbering/plan';
+import type { NumberPlan } from '../plan/number-plan';
 import type { AccountSettings, SettingName } from '../settings/account-settings';
 
 /** Puts a new account in its place. */

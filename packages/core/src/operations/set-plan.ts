@@ -1,7 +1,7 @@
 import type { Chart } from '../chart/chart';
 import { recordsOf } from '../chart/queries';
 import { isVeiled } from '../chart/veil';
-import { planProblems } from '../numbering/plan';
+import { planProblems } from '../plan/number-plan';
 import type { SetPlan } from './operation';
 import { keep } from './rebase-rules';
 import { accepted, refused, type Rules } from './rules';

@@ -1,7 +1,7 @@
 import type { Chart, Split } from '../chart/chart';
 import { accountOf, nodeOf, splitsOf } from '../chart/queries';
 import { planSplit } from '../planning/plan-split';
-import { rollUpOver } from '../statements/amounts';
+import { rollUpOver } from '../ledger/amounts';
 import { aChart, outlineOf } from '../testing';
 import { apply, applyAll, invert, rebase } from './apply';
 import type { Operation } from './operation';

@@ -4,7 +4,7 @@ import { getIn, hasIn } from '../collections/persistent-map';
 import { knownAccount, splitsOf } from '../chart/queries';
 import { isCalendarDate } from '../dates/calendar-date';
 import { elementOf } from '../kinds/kinds';
-import { CHOICE_WORDS_LIMIT, type PostingChoice } from '../ledger/choice';
+import { CHOICE_WORDS_LIMIT, type PostingChoice } from '../postings/choice';
 import type { SplitOff, Unsplit } from './operation';
 import { keep, removes } from './rebase-rules';
 import type { Refusal } from './refusal';

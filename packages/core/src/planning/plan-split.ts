@@ -2,7 +2,7 @@ import { plainAccount, type Account, type AccountId } from '../chart/account';
 import type { Chart, ChartNode, SplitId } from '../chart/chart';
 import { nodeOf } from '../chart/queries';
 import { isContra } from '../kinds/kinds';
-import type { PostingChoice } from '../ledger/choice';
+import type { PostingChoice } from '../postings/choice';
 import { applyAll } from '../operations/apply';
 import { cleanName } from '../operations/checks';
 import type { Operation } from '../operations/operation';

@@ -11,7 +11,7 @@ import {
   usualReturnLine,
   type Filer,
 } from '../settings/return-forms';
-import type { RollUp } from '../statements/amounts';
+import type { RollUp } from '../ledger/amounts';
 
 /** What an account brings to a line, on the side on which the line is read. */
 export interface LineAccount {

@@ -1,5 +1,5 @@
 import { statementOf, type KindCode } from '../kinds/kinds';
-import type { LegalForm } from '../starting/starting-chart';
+import type { LegalForm } from './legal-form';
 import type { ReturnForm, ReturnLineChoice } from './return-form';
 import { FORM_1065 } from './forms/form-1065';
 import { FORM_1120 } from './forms/form-1120';

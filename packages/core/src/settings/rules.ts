@@ -1,4 +1,3 @@
-import type { Account } from '../chart/account';
 import type { CashFlowClass } from '../kinds/kind';
 import { elementOf, KINDS, statementOf, type KindCode } from '../kinds/kinds';
 import {
@@ -8,7 +7,11 @@ import {
   type SettingName,
 } from './account-settings';
 
-type Bearer = Pick<Account, 'kind' | 'role'>;
+/** What of an account decides which settings it has. */
+export interface Bearer {
+  readonly kind: KindCode;
+  readonly role: 'heading' | 'posting';
+}
 
 const MONETARY: readonly KindCode[] = [
   'cashOnHand', 'bank', 'clearing', 'shortTermInvestment', 'tradeReceivable', 'otherReceivable',
@@ -108,7 +111,7 @@ export const usualDocuments = (kind: KindCode): readonly OfferedIn[] =>
 
 /** An account's settings with the usual ones of its kind where it has none of its own. Own ones that its kind does not offer sleep. */
 export const resolvedSettings = (
-  account: Pick<Account, 'kind' | 'role' | 'settings'>,
+  account: Bearer & { readonly settings: AccountSettings },
 ): ResolvedSettings => {
   const { kind, settings } = account;
   const own = <K extends SettingName>(name: K): AccountSettings[K] | undefined =>

@@ -4,7 +4,7 @@ import { accountOf } from '../chart/queries';
 import { KIND_CODES, statementOf, type KindCode } from '../kinds/kinds';
 import { apply, applyAll, invert, rebase } from '../operations/apply';
 import type { Operation } from '../operations/operation';
-import { type LEGAL_FORMS } from '../starting/starting-chart';
+import { type LEGAL_FORMS } from './legal-form';
 import { planSettingsAs } from '../planning/plan-settings';
 import { aChart, anAccount } from '../testing';
 import { copiedSettings } from './account-settings';

@@ -2,6 +2,7 @@ import { plainAccount, type Account, type AccountId } from '../chart/account';
 import { isContra, type KindCode } from '../kinds/kinds';
 import type { Operation } from '../operations/operation';
 import type { AccountSettings } from '../settings/account-settings';
+import type { LegalForm } from '../settings/legal-form';
 import { returnFormOf, usualReturnLine } from '../settings/return-forms';
 import { nameKey } from '../text/name-key';
 import { COUNTRY_MODULES, localized, type CountryCode } from './countries';
@@ -13,7 +14,6 @@ import { TOPICS, topicOf, usualAnswers, type StartingAnswers, type Topic } from 
 import { hintedLine } from './return-hints';
 import {
   SLOTS,
-  type LegalForm,
   type SlotCode,
   type StartingAccount,
   type StartingModule,

@@ -1,5 +1,6 @@
 import type { KindCode } from '../kinds/kinds';
-import type { LegalForm, StartingAccount, StartingModule } from './starting-chart';
+import type { LegalForm } from '../settings/legal-form';
+import type { StartingAccount, StartingModule } from './starting-chart';
 
 /** The countries whose spelling, trade words and taxes are known, ISO 3166-1 alpha-2. */
 export const COUNTRIES = ['US', 'GB', 'CA'] as const;

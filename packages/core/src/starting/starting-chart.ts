@@ -1,16 +1,5 @@
 import type { KindCode } from '../kinds/kinds';
 
-/** The legal forms that a client can have. */
-export const LEGAL_FORMS = [
-  'soleOwner',
-  'partnership',
-  'limitedCompany',
-  'corporation',
-  'sCorporation',
-  'nonProfit',
-] as const;
-export type LegalForm = (typeof LEGAL_FORMS)[number];
-
 /**
  * The groups to which starting accounts belong, each a main account of the starting chart.
  * `range` is the leading number of the range in which the group is numbered.

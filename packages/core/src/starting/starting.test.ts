@@ -4,7 +4,7 @@ import { eachNode, recordsOf } from '../chart/queries';
 import { isContra, statementOf } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
 import { misfits } from '../numbering/crosswalk';
-import { usualPlan } from '../numbering/plan';
+import { usualPlan } from '../plan/number-plan';
 import {
   hasBalanceSheet,
   hasReturnLine,
@@ -22,7 +22,7 @@ import { COUNTRIES, legalFormsIn, type CountryCode } from './countries';
 import { findTrades, tradeOfNaics } from './find-trade';
 import { INDUSTRY_CODES, type IndustryCode } from './industries';
 import { TOPICS, usualAnswers, type StartingAnswers } from './questions';
-import { LEGAL_FORMS, type LegalForm } from './starting-chart';
+import { LEGAL_FORMS, type LegalForm } from '../settings/legal-form';
 
 const all = (yes: boolean): StartingAnswers => ({
   has: Object.fromEntries(TOPICS.map((topic) => [topic, yes])) as StartingAnswers['has'],

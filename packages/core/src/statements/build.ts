@@ -2,7 +2,7 @@ import type { Chart, ChartNode } from '../chart/chart';
 import type { SectionCode, StatementCode } from '../kinds/caption';
 import { add, negate, type Minor } from '../money/minor';
 import { resolvedSettings } from '../settings/rules';
-import { chartResults, sectionAmounts, type RollUp } from './amounts';
+import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
 import { STANDARD_LAYOUTS, type LayoutPart } from './layout';
 import { leadsTo, sectionRoots, standsIn } from './section-lines';
 import {

@@ -2,7 +2,7 @@ import type { AccountId } from '../chart/account';
 import type { ChartNode } from '../chart/chart';
 import { statementOfSection, type SectionCode, type StatementCode } from '../kinds/caption';
 import { add, negate, subtract, type Minor } from '../money/minor';
-import { chartResults, sectionAmounts, type RollUp } from './amounts';
+import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
 import { totalOf, type StatementSource } from './build';
 import { STANDARD_LAYOUTS, type TotalCode } from './layout';
 import { lineKey, sectionTotalKey, totalKey, type RowKey } from './statement';

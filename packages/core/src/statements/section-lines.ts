@@ -1,7 +1,7 @@
 import type { ChartNode } from '../chart/chart';
 import { CAPTIONS, type CaptionCode, type SectionCode } from '../kinds/caption';
 import { isContra, KINDS, sectionOf } from '../kinds/kinds';
-import type { RollUp } from './amounts';
+import type { RollUp } from '../ledger/amounts';
 
 /** Whether anything in a branch leads to the section. */
 export const leadsTo = (node: ChartNode, section: SectionCode, rollUp: RollUp): boolean =>

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { eachNode, nodesTo, recordsOf } from '../chart/queries';
 import { aChart } from '../testing/a-chart';
 import { balancedLedger, draws, randomChart, runDraws } from '../testing/random';
-import { rollUpOver, type Ledger } from './amounts';
+import { rollUpOver, type Ledger } from '../ledger/amounts';
 import { buildStatement } from './build';
 import { impactOf, movedRows } from './impact';
 import type { Statement, StatementOptions, StatementRow } from './statement';

@@ -1,7 +1,7 @@
 import { chartFrom } from '../chart/build';
 import type { KindCode } from '../kinds/kinds';
 import { anAccount } from '../testing/a-chart';
-import { rollUpOver, type AccountAmounts } from './amounts';
+import { rollUpOver, type AccountAmounts } from '../ledger/amounts';
 import { buildStatement } from './build';
 import type { StatementRow } from './statement';
 

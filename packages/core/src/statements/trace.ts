@@ -1,7 +1,7 @@
 import type { AccountId } from '../chart/account';
 import type { ChartNode } from '../chart/chart';
 import { CAPTIONS, type SectionCode } from '../kinds/caption';
-import type { RollUp } from './amounts';
+import type { RollUp } from '../ledger/amounts';
 import { lineKey, sectionTotalKey, type RowKey, type Statement } from './statement';
 
 /** The rows of a statement by account: on which rows an account and what is below it is shown. */

@@ -5,9 +5,9 @@ import type { Chart } from '../chart/chart';
 import { childrenOf, recordsOf, splitsOf } from '../chart/queries';
 import { KIND_CODES } from '../kinds/kinds';
 import { apply } from '../operations/apply';
-import { usualPlan } from '../numbering/plan';
+import { usualPlan } from '../plan/number-plan';
 import type { NumberGiven, Operation } from '../operations/operation';
-import type { AccountAmounts, Ledger } from '../statements/amounts';
+import type { AccountAmounts, Ledger } from '../ledger/amounts';
 
 /** A recipe from which an operation is made for whatever chart is at hand. */
 export interface Draw {

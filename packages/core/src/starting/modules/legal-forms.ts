@@ -1,5 +1,6 @@
 import type { CountryCode } from '../countries';
-import type { LegalForm, StartingModule } from '../starting-chart';
+import type { LegalForm } from '../../settings/legal-form';
+import type { StartingModule } from '../starting-chart';
 
 const SOLE_OWNER: StartingModule = {
   name: 'Sole owner',

@@ -8,10 +8,11 @@ import {
 import type { Request, Response } from 'express';
 import type pg from 'pg';
 import type { AccessEndpoint } from '../endpoints/call';
-import { idIn, paramsOf, read, readJson } from '../http/handle';
-import type { Log } from '../http/logging';
-import { openApi } from '../http/open-api';
-import { ProblemError } from '../http/problem';
+import { idIn, read, readJson } from '../problems/read-request';
+import { paramsOf } from './params';
+import type { Log } from './logging';
+import { openApi } from './open-api';
+import { ProblemError } from '../problems/problem';
 import { lookAtInvitation, takeUpInvitation } from '../people/people.service';
 import {
   changePassword,
@@ -22,9 +23,9 @@ import {
   signOut,
   type Session,
   type SessionLimits,
-} from './access.service';
-import { clearCookie, setCookie, tokenIn } from './cookies';
-import type { Viewer } from './viewer';
+} from '../access/access.service';
+import { clearCookie, setCookie, tokenIn } from '../access/cookies';
+import type { Viewer } from '../access/viewer';
 
 /** A request that deals with sessions; whoever is signed in comes with theirs. */
 export interface AccessCall {

@@ -1,5 +1,5 @@
 import { isChosen, type PostingChoice } from './choice';
-import type { Posting } from './entry';
+import type { Posting } from './posting';
 
 const posting = (more: Partial<Posting> = {}): Posting => ({
   entryId: 'e1',

@@ -9,10 +9,11 @@ import { clientOf } from '../clients/clients.service';
 import { many } from '../database/query';
 import { onSnapshotOf, type Transaction } from '../database/transaction';
 import type { StreamedEndpoint } from '../endpoints/call';
-import { idIn, paramsOf, read } from '../http/handle';
-import { problem } from '../http/problem';
-import type { BackupScope } from './backup-tables';
-import { backupLines } from './write-backup';
+import { idIn, read } from '../problems/read-request';
+import { paramsOf } from './params';
+import { problem } from '../problems/problem';
+import type { BackupScope } from '../backups/backup-tables';
+import { backupLines } from '../backups/write-backup';
 
 /** Refuses somebody from whom an account is hidden, or was when it went: a backup would show it. */
 const refuseHidden = async (

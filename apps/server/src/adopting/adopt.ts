@@ -9,18 +9,18 @@ import { bearsNoAccount, refuseHidden } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
-import { problem } from '../http/problem';
+import { problem } from '../problems/problem';
 import { settleOrigin } from '../kept-charts/kept-charts.queries';
 import { postOpening, type Books } from '../openings/openings.service';
 import {
-  deleteRemarks,
   emptyProposal,
   lockProposal,
   maybeProposal,
   type StoredProposal,
 } from '../proposals/proposals.queries';
-import { storeSplits } from '../splits/split-postings';
-import { insertRevision, manyLandedSince } from './revisions.queries';
+import { storeSplits } from '../postings/split-postings';
+import { insertRevision, manyLandedSince } from '../revisions/revisions.queries';
+import { deleteRemarks } from '../proposals/remarks.queries';
 
 interface Landing {
   readonly before: Chart;

@@ -7,8 +7,8 @@ import { inChart } from '../charts/in-chart';
 import { madeOfVeiled, veiledChart } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { onSnapshotOf } from '../database/transaction';
-import { manySplits } from '../splits/splits.queries';
-import { clientOf } from './clients.service';
+import { manySplits } from '../charts/chart-splits.queries';
+import { clientOf } from '../clients/clients.service';
 
 /** What is the bookkeeper's alone is left out: notes and every setting but that something stands for what is hidden. */
 const plain = <A extends Pick<AccountRecord, 'notes' | 'settings'>>(account: A): A => ({

@@ -1,4 +1,3 @@
-import type { Request } from 'express';
 import * as v from 'valibot';
 import { badRequest, problem } from './problem';
 
@@ -37,9 +36,3 @@ export const numberIn = (params: Params, name: string): number => {
   const text = params[name] ?? '';
   return /^\d{1,9}$/.test(text) ? Number(text) : problem({ code: 'notFound' });
 };
-
-/** The parts of the path that vary, each one text. */
-export const paramsOf = (request: Request): Readonly<Record<string, string>> =>
-  Object.fromEntries(
-    Object.entries(request.params).map(([name, value]) => [name, String(value)]),
-  ); // prettier-ignore

@@ -1,6 +1,6 @@
 import { nameKey } from '../text/name-key';
 import type { CalendarDate } from '../dates/calendar-date';
-import type { EntrySource, Posting } from './entry';
+import type { EntrySource, Posting } from './posting';
 
 /**
  * Which postings of an account are meant. Every part narrows the choice; an empty one does not.
