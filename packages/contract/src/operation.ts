@@ -1,10 +1,18 @@
 import {
+  CHOICE_PROBLEMS,
+  DIMENSION_PROBLEMS,
   KIND_CODES,
   NUMBER_LIMIT,
+  PLAIN_REFUSALS,
+  REFUSED_FIELDS,
   SETTING_NAMES,
+  SETTING_PROBLEMS,
+  TEXT_FIELDS,
   TEXT_LIMITS,
+  VALUE_REFUSALS,
   type Conflict,
   type Operation,
+  type OperationType,
   type ProposalStep,
   type Refusal,
 } from '@iunctus/core';
@@ -21,52 +29,68 @@ export const OPERATIONS_LIMIT = 30_000;
 
 const place = { parentId: v.nullable(Id), afterId: v.nullable(Id) };
 
+/** The schema of each operation: a row each. */
+const OPERATION_SCHEMAS = {
+  addAccount: v.strictObject({ type: v.literal('addAccount'), account: AccountSchema, ...place }),
+  deleteAccount: v.strictObject({ type: v.literal('deleteAccount'), id: Id }),
+  editField: v.strictObject({
+    type: v.literal('editField'),
+    id: Id,
+    field: v.picklist(TEXT_FIELDS),
+    value: textUpTo(TEXT_LIMITS.notes),
+  }),
+  renumber: v.strictObject({
+    type: v.literal('renumber'),
+    id: Id,
+    number: v.nullable(textUpTo(NUMBER_LIMIT)),
+  }),
+  renumberMany: v.strictObject({
+    type: v.literal('renumberMany'),
+    numbers: v.pipe(
+      v.array(v.strictObject({ id: Id, number: v.nullable(textUpTo(NUMBER_LIMIT)) })),
+      v.minLength(1),
+      v.maxLength(OPERATIONS_LIMIT),
+    ),
+  }),
+  setPlan: v.strictObject({
+    type: v.literal('setPlan'),
+    plan: NumberPlanSchema,
+    numbered: v.boolean(),
+  }),
+  moveNode: v.strictObject({ type: v.literal('moveNode'), id: Id, ...place }),
+  changeKind: v.strictObject({
+    type: v.literal('changeKind'),
+    id: Id,
+    kind: v.picklist(KIND_CODES),
+  }),
+  changeRole: v.strictObject({
+    type: v.literal('changeRole'),
+    id: Id,
+    role: v.picklist(['heading', 'posting']),
+  }),
+  merge: v.strictObject({ type: v.literal('merge'), id: Id, into: Id, acrossKinds: v.boolean() }),
+  unmerge: v.strictObject({
+    type: v.literal('unmerge'),
+    account: AccountSchema,
+    into: Id,
+    ...place,
+  }),
+  split: v.strictObject({ type: v.literal('split'), split: SplitSchema }),
+  unsplit: v.strictObject({ type: v.literal('unsplit'), split: SplitSchema }),
+  changeSetting: ChangeSettingSchema,
+  setDimension: v.strictObject({
+    type: v.literal('setDimension'),
+    id: Id,
+    dimension: v.nullable(DimensionSchema),
+    afterId: v.nullable(Id),
+  }),
+  retire: v.strictObject({ type: v.literal('retire'), id: Id, on: DateText }),
+  restore: v.strictObject({ type: v.literal('restore'), id: Id }),
+} satisfies Readonly<Record<OperationType, unknown>>;
+
 /** Any operation. Longer texts than a field holds pass here and are refused by the core, which says so. */
 export const OperationSchema = mirrors<Operation>()(
-  v.variant('type', [
-    v.strictObject({ type: v.literal('addAccount'), account: AccountSchema, ...place }),
-    v.strictObject({ type: v.literal('deleteAccount'), id: Id }),
-    v.strictObject({
-      type: v.literal('editField'),
-      id: Id,
-      field: v.picklist(['name', 'shortLabel', 'guidance', 'notes']),
-      value: textUpTo(TEXT_LIMITS.notes),
-    }),
-    v.strictObject({
-      type: v.literal('renumber'),
-      id: Id,
-      number: v.nullable(textUpTo(NUMBER_LIMIT)),
-    }),
-    v.strictObject({
-      type: v.literal('renumberMany'),
-      numbers: v.pipe(
-        v.array(v.strictObject({ id: Id, number: v.nullable(textUpTo(NUMBER_LIMIT)) })),
-        v.minLength(1),
-        v.maxLength(OPERATIONS_LIMIT),
-      ),
-    }),
-    v.strictObject({ type: v.literal('setPlan'), plan: NumberPlanSchema, numbered: v.boolean() }),
-    v.strictObject({ type: v.literal('moveNode'), id: Id, ...place }),
-    v.strictObject({ type: v.literal('changeKind'), id: Id, kind: v.picklist(KIND_CODES) }),
-    v.strictObject({
-      type: v.literal('changeRole'),
-      id: Id,
-      role: v.picklist(['heading', 'posting']),
-    }),
-    v.strictObject({ type: v.literal('merge'), id: Id, into: Id, acrossKinds: v.boolean() }),
-    v.strictObject({ type: v.literal('unmerge'), account: AccountSchema, into: Id, ...place }),
-    v.strictObject({ type: v.literal('split'), split: SplitSchema }),
-    v.strictObject({ type: v.literal('unsplit'), split: SplitSchema }),
-    ChangeSettingSchema,
-    v.strictObject({
-      type: v.literal('setDimension'),
-      id: Id,
-      dimension: v.nullable(DimensionSchema),
-      afterId: v.nullable(Id),
-    }),
-    v.strictObject({ type: v.literal('retire'), id: Id, on: DateText }),
-    v.strictObject({ type: v.literal('restore'), id: Id }),
-  ]),
+  v.variant('type', Object.values(OPERATION_SCHEMAS)),
 );
 
 /** One gesture's operations, and the balances that come along with them. */
@@ -84,32 +108,53 @@ export const ProposalStepSchema = mirrors<ProposalStep>()(
   ),
 );
 
-const FIELDS = [
-  'number', 'name', 'shortLabel', 'guidance', 'notes', 'kind', 'parent', 'role', 'retiredOn', 'setting',
-] as const; // prettier-ignore
-
-const CODES = [
-  'accountMissing', 'accountExists', 'parentMissing', 'parentRetired', 'neighbourMissing',
-  'moveIntoOwnSubtree', 'elementDiffers', 'numberMissing', 'numberTaken', 'numberMalformed', 'nameEmpty', 'nameTaken',
-  'textTooLong', 'tooManyAccounts', 'tooDeep', 'hasPostings', 'hasChildren', 'hasOpenChildren', 'headingTakesNoPostings',
-  'systemAccount', 'memorandumWithPostings', 'alreadyRetired', 'notRetired', 'dateMalformed', 'planWrong', 'mergeIntoItself',
-  'mergeIntoRetired', 'kindsDiffer', 'notMerged', 'hasMerged',
-  'hasSplits', 'splitExists', 'splitIntoItself', 'splitFurther', 'notSplit', 'choiceWrong', 'settingNotOffered',
-  'settingWrong', 'dimensionMissing', 'dimensionWrong', 'dimensionInUse', 'valueInUse',
-  'restrictedAccount',
-] as const; // prettier-ignore
+const named = {
+  // Empty where the refusal is about the chart itself.
+  accountId: v.union([Id, v.literal('')]),
+  field: v.exactOptional(v.picklist(REFUSED_FIELDS)),
+  setting: v.exactOptional(v.picklist(SETTING_NAMES)),
+  value: v.exactOptional(textUpTo(TEXT_LIMITS.notes)),
+  otherId: v.exactOptional(v.string()),
+};
 
 /** A refused operation. */
 export const RefusalSchema = mirrors<Refusal>()(
-  v.strictObject({
-    code: v.picklist(CODES),
-    // Empty where the refusal is about the chart itself.
-    accountId: v.union([Id, v.literal('')]),
-    field: v.optional(v.picklist(FIELDS)),
-    setting: v.optional(v.picklist(SETTING_NAMES)),
-    value: v.optional(textUpTo(TEXT_LIMITS.notes)),
-    otherId: v.optional(v.string()),
-  }),
+  v.variant('code', [
+    v.strictObject({ ...named, code: v.picklist(PLAIN_REFUSALS) }),
+    v.strictObject({
+      ...named,
+      code: v.picklist(VALUE_REFUSALS),
+      value: textUpTo(TEXT_LIMITS.notes),
+    }),
+    v.strictObject({
+      ...named,
+      code: v.literal('textTooLong'),
+      field: v.picklist(TEXT_FIELDS),
+      value: v.string(),
+    }),
+    v.strictObject({ ...named, code: v.literal('elementDiffers'), value: v.picklist(KIND_CODES) }),
+    v.strictObject({
+      ...named,
+      code: v.literal('settingNotOffered'),
+      setting: v.picklist(SETTING_NAMES),
+    }),
+    v.strictObject({
+      ...named,
+      code: v.literal('settingWrong'),
+      setting: v.picklist(SETTING_NAMES),
+      value: v.picklist(SETTING_PROBLEMS),
+    }),
+    v.strictObject({
+      ...named,
+      code: v.literal('dimensionWrong'),
+      value: v.picklist(DIMENSION_PROBLEMS),
+    }),
+    v.strictObject({
+      ...named,
+      code: v.literal('choiceWrong'),
+      value: v.picklist(CHOICE_PROBLEMS),
+    }),
+  ]),
 );
 
 /** A pending step that no longer fits. */

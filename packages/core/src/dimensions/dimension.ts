@@ -33,13 +33,15 @@ export const DIMENSION_VALUES_LIMIT = 2000;
 export const USUAL_DIMENSIONS = ['Market', 'Department', 'Fund', 'Location', 'Project'] as const;
 
 /** What keeps a dimension from being as it is. */
-export type DimensionProblem =
-  | 'dimensionUnnamed'
-  | 'dimensionNameTaken'
-  | 'valueUnnamed'
-  | 'valueNameTaken'
-  | 'tooManyValues'
-  | 'nameTooLong';
+export const DIMENSION_PROBLEMS = [
+  'dimensionUnnamed',
+  'dimensionNameTaken',
+  'valueUnnamed',
+  'valueNameTaken',
+  'tooManyValues',
+  'nameTooLong',
+] as const;
+export type DimensionProblem = (typeof DIMENSION_PROBLEMS)[number];
 
 const key = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
 

@@ -18,7 +18,8 @@ export interface DeleteAccount {
   readonly id: AccountId;
 }
 /** The texts of an account that can be edited one by one. */
-export type TextField = 'name' | 'shortLabel' | 'guidance' | 'notes';
+export const TEXT_FIELDS = ['name', 'shortLabel', 'guidance', 'notes'] as const;
+export type TextField = (typeof TEXT_FIELDS)[number];
 /** Gives a text field another value. */
 export interface EditField {
   readonly type: 'editField';
@@ -138,6 +139,9 @@ export type Operation =
   | Restore;
 
 export type OperationType = Operation['type'];
+
+/** The operation of a type. */
+export type OperationOf<T extends OperationType> = Extract<Operation, { readonly type: T }>;
 
 /** The accounts that an operation is about; none where it is about the chart itself. */
 export const subjectsOf = (operation: Operation): readonly AccountId[] => {

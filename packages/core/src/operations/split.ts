@@ -2,21 +2,12 @@ import type { Chart, Split } from '../chart/chart';
 import { putSplit, removeSplit } from '../chart/edit';
 import { getIn, hasIn } from '../collections/persistent-map';
 import { knownAccount, splitsOf } from '../chart/queries';
-import { isCalendarDate } from '../dates/calendar-date';
 import { elementOf } from '../kinds/kinds';
-import { CHOICE_WORDS_LIMIT, type PostingChoice } from '../postings/choice';
+import { choiceProblem } from '../postings/choice';
 import type { SplitOff, Unsplit } from './operation';
 import { keep, removes } from './rebase-rules';
 import type { Refusal } from './refusal';
 import { accepted, refused, type Rules } from './rules';
-
-const choiceProblem = ({ first, last, words, upTo }: PostingChoice): string | null => {
-  const dates = [first, last].filter((date) => date !== null);
-  if (!dates.every(isCalendarDate)) return 'dateMalformed';
-  if (first !== null && last !== null && first > last) return 'endsBeforeItBegins';
-  if (words.length > CHOICE_WORDS_LIMIT) return 'wordsTooLong';
-  return Number.isSafeInteger(upTo) && upTo >= 0 ? null : 'upToMalformed';
-};
 
 const isSplitFrom = (chart: Chart, id: string): boolean =>
   splitsOf(chart).some(({ from }) => from === id);

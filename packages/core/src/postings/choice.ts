@@ -1,5 +1,5 @@
 import { nameKey } from '../text/name-key';
-import type { CalendarDate } from '../dates/calendar-date';
+import { isCalendarDate, type CalendarDate } from '../dates/calendar-date';
 import type { EntrySource, Posting } from './posting';
 
 /**
@@ -37,3 +37,26 @@ export const isChosen = (posting: Posting, choice: PostingChoice): boolean =>
   holdsWords(posting.comment, choice.words) &&
   (choice.value === null ||
     (posting.values[choice.value.dimensionId] ?? null) === choice.value.valueId);
+
+/** What keeps a choice of postings from being usable. */
+export const CHOICE_PROBLEMS = [
+  'dateMalformed',
+  'endsBeforeItBegins',
+  'wordsTooLong',
+  'upToMalformed',
+] as const;
+export type ChoiceProblem = (typeof CHOICE_PROBLEMS)[number];
+
+/** What is wrong with a choice of postings; `null` for nothing. */
+export const choiceProblem = ({
+  first,
+  last,
+  words,
+  upTo,
+}: PostingChoice): ChoiceProblem | null => {
+  const dates = [first, last].filter((date) => date !== null);
+  if (!dates.every(isCalendarDate)) return 'dateMalformed';
+  if (first !== null && last !== null && first > last) return 'endsBeforeItBegins';
+  if (words.length > CHOICE_WORDS_LIMIT) return 'wordsTooLong';
+  return Number.isSafeInteger(upTo) && upTo >= 0 ? null : 'upToMalformed';
+};

@@ -5,18 +5,20 @@ import { hasReturnLine } from './return-forms';
 export const SETTING_TEXT_LIMIT = 80;
 
 /** Why a value does not do for a setting. */
-export type SettingProblem =
-  | 'currencyMalformed'
-  | 'lineUnknown'
-  | 'copyNotPositive'
-  | 'textTooLong'
-  | 'routingMalformed'
-  | 'documentNumberMalformed'
-  | 'unitsMalformed'
-  | 'monthsMissing'
-  | 'amountNotExact'
-  | 'dimensionTwice'
-  | 'nobodySees';
+export const SETTING_PROBLEMS = [
+  'currencyMalformed',
+  'lineUnknown',
+  'copyNotPositive',
+  'textTooLong',
+  'routingMalformed',
+  'documentNumberMalformed',
+  'unitsMalformed',
+  'monthsMissing',
+  'amountNotExact',
+  'dimensionTwice',
+  'nobodySees',
+] as const;
+export type SettingProblem = (typeof SETTING_PROBLEMS)[number];
 
 type Checks = {
   readonly [K in SettingName]?: (value: NonNullable<AccountSettings[K]>) => SettingProblem | null;

@@ -12,12 +12,7 @@ import { legalFormModule } from './modules/legal-forms';
 import { PAYOUT_MODULE, TOPIC_MODULES } from './modules/topic-modules';
 import { TOPICS, topicOf, usualAnswers, type StartingAnswers, type Topic } from './questions';
 import { hintedLine } from './return-hints';
-import {
-  SLOTS,
-  type SlotCode,
-  type StartingAccount,
-  type StartingModule,
-} from './starting-chart';
+import { SLOTS, type SlotCode, type StartingAccount, type StartingModule } from './starting-chart';
 
 /** What a starting chart is chosen by. */
 export interface StartingChoice {

@@ -4,6 +4,8 @@ import {
   KINDS,
   type NumberGiven,
   type Operation,
+  type OperationOf,
+  type OperationType,
   titleOf,
 } from '@iunctus/core';
 import { accountWords } from './account-words';
@@ -22,11 +24,8 @@ const FIELD_WORDS = {
 const under = (parentId: string | null, charts: readonly Chart[]): string =>
   parentId === null ? 'as a main account' : `under ${accountWords(parentId, ...charts)}`;
 
-const fieldWords = (
-  operation: Extract<Operation, { type: 'editField' }>,
-  own: string,
-  charts: readonly Chart[],
-): string => {
+const fieldWords = (operation: OperationOf<'editField'>, charts: readonly Chart[]): string => {
+  const own = accountWords(operation.id, ...charts);
   if (operation.field === 'name') {
     const former = charts.map((chart) => accountOf(chart, operation.id)?.name);
     const was = former.find((name) => name !== undefined && name !== operation.value);
@@ -46,7 +45,7 @@ const renumberWords = (numbers: readonly NumberGiven[], charts: readonly Chart[]
 };
 
 const dimensionWords = (
-  { id, dimension }: Extract<Operation, { type: 'setDimension' }>,
+  { id, dimension }: OperationOf<'setDimension'>,
   charts: readonly Chart[],
 ): string => {
   const known = charts.flatMap(({ settings }) => settings.dimensions).find((one) => one.id === id);
@@ -57,7 +56,7 @@ const dimensionWords = (
 };
 
 const splitWords = (
-  { type, split }: Extract<Operation, { type: 'split' | 'unsplit' }>,
+  { type, split }: OperationOf<'split' | 'unsplit'>,
   charts: readonly Chart[],
 ): string => {
   const [from, into] = [split.from, split.into].map((id) => accountWords(id, ...charts));
@@ -67,44 +66,50 @@ const splitWords = (
     : `Split of ${from} into ${into} taken back`;
 };
 
-/** One operation in words; `charts` are searched in order for the accounts that it names. */
-export const operationWords = (operation: Operation, ...charts: readonly Chart[]): string => {
-  if (operation.type === 'addAccount') {
-    const { number, name, kind } = operation.account;
-    const title = number === null ? name : `${number} ${name}`;
-    return `${title} added ${under(operation.parentId, charts)}, kind ${KINDS[kind].name}`;
-  }
-  if (operation.type === 'renumberMany') return renumberWords(operation.numbers, charts);
-  if (operation.type === 'setPlan')
-    return `Number plan of ${operation.plan.digits} digits${operation.numbered ? '' : ', numbers not required'}`;
-  if (operation.type === 'unmerge')
-    return `${titleOf(operation.account)} taken out of ${accountWords(operation.into, ...charts)} again`;
-  if (operation.type === 'setDimension') return dimensionWords(operation, charts);
-  if (operation.type === 'split' || operation.type === 'unsplit')
-    return splitWords(operation, charts);
-  const own = accountWords(operation.id, ...charts);
-  switch (operation.type) {
-    case 'deleteAccount':
-      return `${own} deleted`;
-    case 'editField':
-      return fieldWords(operation, own, charts);
-    case 'renumber':
-      return `${own} renumbered ${operation.number ?? '(no number)'}`;
-    case 'moveNode':
-      return `${own} moved ${under(operation.parentId, charts)}`;
-    case 'changeKind':
-      return `${own} given the kind ${KINDS[operation.kind].name}`;
-    case 'changeRole':
-      return `${own} made a ${operation.role === 'heading' ? 'heading' : 'posting account'}`;
-    case 'merge':
-      return `${own} merged into ${accountWords(operation.into, ...charts)}${operation.acrossKinds ? ', across kinds' : ''}`;
-    case 'changeSetting':
-      return `${own}: ${SETTING_WORDS[operation.setting].toLowerCase()} ${settingValueWords(operation, charts)}`;
-    case 'retire':
-      return `${own} retired from ${dateWords(operation.on)}`;
-    case 'restore':
-      return `${own} restored`;
-    default:
-      return operation satisfies never;
-  }
+type Words<T extends OperationType> = (
+  operation: OperationOf<T>,
+  charts: readonly Chart[],
+) => string;
+
+/** Says something of the account that an operation is about. */
+const ofAccount =
+  <T extends OperationType>(
+    words: (operation: OperationOf<T>, charts: readonly Chart[]) => string,
+  ): ((operation: OperationOf<T> & { readonly id: string }, charts: readonly Chart[]) => string) =>
+  (operation, charts) =>
+    `${accountWords(operation.id, ...charts)}${words(operation, charts)}`;
+
+const WORDS: { readonly [T in OperationType]: Words<T> } = {
+  addAccount: ({ account, parentId }, charts) =>
+    `${titleOf(account)} added ${under(parentId, charts)}, kind ${KINDS[account.kind].name}`,
+  deleteAccount: ofAccount(() => ' deleted'),
+  editField: fieldWords,
+  renumber: ofAccount<'renumber'>(({ number }) => ` renumbered ${number ?? '(no number)'}`),
+  renumberMany: ({ numbers }, charts) => renumberWords(numbers, charts),
+  setPlan: ({ plan, numbered }) =>
+    `Number plan of ${plan.digits} digits${numbered ? '' : ', numbers not required'}`,
+  moveNode: ofAccount<'moveNode'>(({ parentId }, charts) => ` moved ${under(parentId, charts)}`),
+  changeKind: ofAccount<'changeKind'>(({ kind }) => ` given the kind ${KINDS[kind].name}`),
+  changeRole: ofAccount<'changeRole'>(
+    ({ role }) => ` made a ${role === 'heading' ? 'heading' : 'posting account'}`,
+  ),
+  merge: ofAccount<'merge'>(
+    ({ into, acrossKinds }, charts) =>
+      ` merged into ${accountWords(into, ...charts)}${acrossKinds ? ', across kinds' : ''}`,
+  ),
+  unmerge: ({ account, into }, charts) =>
+    `${titleOf(account)} taken out of ${accountWords(into, ...charts)} again`,
+  split: splitWords,
+  unsplit: splitWords,
+  changeSetting: ofAccount<'changeSetting'>(
+    (operation, charts) =>
+      `: ${SETTING_WORDS[operation.setting].toLowerCase()} ${settingValueWords(operation, charts)}`,
+  ),
+  setDimension: dimensionWords,
+  retire: ofAccount<'retire'>(({ on }) => ` retired from ${dateWords(on)}`),
+  restore: ofAccount(() => ' restored'),
 };
+
+/** One operation in words; `charts` are searched in order for the accounts that it names. */
+export const operationWords = (operation: Operation, ...charts: readonly Chart[]): string =>
+  (WORDS[operation.type] as Words<OperationType>)(operation, charts);

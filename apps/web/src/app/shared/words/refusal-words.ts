@@ -1,5 +1,7 @@
 import {
   accountOf,
+  type AccountId,
+  type ChoiceProblem,
   CHART_LIMITS,
   CHOICE_WORDS_LIMIT,
   DIMENSION_NAME_LIMIT,
@@ -18,7 +20,7 @@ import { accountWords } from './account-words';
 import { SETTING_WORDS } from './setting-words';
 import { ELEMENT_WORDS } from './statement-words';
 
-const SETTING_PROBLEMS: Readonly<Record<SettingProblem, string>> = {
+const SETTING_PROBLEM_WORDS: Readonly<Record<SettingProblem, string>> = {
   currencyMalformed: 'a currency has three capital letters, such as USD.',
   lineUnknown: 'the form has no such line. Choose one of its lines.',
   copyNotPositive: 'copies are counted from 1.',
@@ -32,7 +34,7 @@ const SETTING_PROBLEMS: Readonly<Record<SettingProblem, string>> = {
   dimensionTwice: 'a dimension is named twice. Leave it once.',
 };
 
-const DIMENSION_PROBLEMS: Readonly<Record<DimensionProblem, string>> = {
+const DIMENSION_WORDS: Readonly<Record<DimensionProblem, string>> = {
   dimensionUnnamed: 'The dimension has no name: market, department, fund …',
   dimensionNameTaken: 'Another dimension has this name already.',
   valueUnnamed: 'A value has no name.',
@@ -41,23 +43,15 @@ const DIMENSION_PROBLEMS: Readonly<Record<DimensionProblem, string>> = {
   nameTooLong: `A name has at most ${DIMENSION_NAME_LIMIT} characters.`,
 };
 
-const CHOICE_PROBLEMS: Readonly<Record<string, string>> = {
+const CHOICE_WORDS: Readonly<Record<ChoiceProblem, string>> = {
   dateMalformed: 'One of the days is no date.',
   endsBeforeItBegins: 'The span ends before it begins.',
   wordsTooLong: `The words to look for have at most ${CHOICE_WORDS_LIMIT} characters.`,
   upToMalformed: 'The choice of postings is not usable.',
 };
 
-const settingName = ({ setting }: Refusal): string =>
-  setting === undefined ? 'The setting' : SETTING_WORDS[setting];
-
-const elementWords = (kind: string | undefined): string =>
-  kind === undefined || !(kind in KINDS) ? '' : ELEMENT_WORDS[KINDS[kind as KindCode].element];
-
-const limitWords = ({ field }: Refusal): string =>
-  field !== undefined && field in TEXT_LIMITS
-    ? String(TEXT_LIMITS[field as keyof typeof TEXT_LIMITS])
-    : '';
+const elementWords = (kind: KindCode | undefined): string =>
+  kind === undefined ? '' : ELEMENT_WORDS[KINDS[kind].element];
 
 /**
  * A refusal in words: the account, the field and its value, the rule, and what would do.
@@ -80,7 +74,7 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
     case 'moveIntoOwnSubtree':
       return `${own} cannot stand under ${other}, which stands below it. Move ${other} out first.`;
     case 'elementDiffers':
-      return elementClash(refusal, other, charts);
+      return elementClash(refusal.value, { other, otherId: refusal.otherId }, charts);
     case 'numberMissing':
       return 'The account has no number. Type a free one that fits between its neighbours.';
     case 'numberTaken':
@@ -92,7 +86,7 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
     case 'nameTaken':
       return `The name “${refusal.value}” is borne by ${other}. Add a word that tells them apart.`;
     case 'textTooLong':
-      return `The text has ${refusal.value} characters; ${limitWords(refusal)} are allowed. Shorten it.`;
+      return `The text has ${refusal.value} characters; ${TEXT_LIMITS[refusal.field]} are allowed. Shorten it.`;
     case 'tooManyAccounts':
       return `A chart has at most ${CHART_LIMITS.accounts.toLocaleString('en')} accounts. Use dimensions for what is told apart so often.`;
     case 'tooDeep':
@@ -138,15 +132,15 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
     case 'notSplit':
       return 'This split was taken back already.';
     case 'choiceWrong':
-      return CHOICE_PROBLEMS[refusal.value ?? ''] ?? 'The choice of postings is not usable.';
+      return CHOICE_WORDS[refusal.value];
     case 'settingNotOffered':
-      return `${settingName(refusal)} makes no sense for ${own}: its kind or role does not have it.`;
+      return `${SETTING_WORDS[refusal.setting]} makes no sense for ${own}: its kind or role does not have it.`;
     case 'settingWrong':
-      return `${settingName(refusal)}: ${SETTING_PROBLEMS[refusal.value as SettingProblem]}`;
+      return `${SETTING_WORDS[refusal.setting]}: ${SETTING_PROBLEM_WORDS[refusal.value]}`;
     case 'dimensionMissing':
       return 'This dimension, or the value, is not in the chart any more. Choose another.';
     case 'dimensionWrong':
-      return DIMENSION_PROBLEMS[refusal.value as DimensionProblem];
+      return DIMENSION_WORDS[refusal.value];
     case 'dimensionInUse':
       return `${own} asks for it. Change that account first.`;
     case 'valueInUse':
@@ -154,7 +148,7 @@ export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): str
     case 'restrictedAccount':
       return 'This stands for accounts that are not yours to see. Ask somebody who may.';
     default:
-      return refusal.code satisfies never;
+      return refusal satisfies never;
   }
 };
 
@@ -163,10 +157,13 @@ const kindName = (charts: readonly Chart[], id: string | undefined): string => {
   return kind === undefined ? 'of another kind' : KINDS[kind].name;
 };
 
-const elementClash = (refusal: Refusal, other: string, charts: readonly Chart[]): string => {
-  const wanted = elementWords(refusal.value);
+const elementClash = (
+  kind: KindCode,
+  { other, otherId }: { readonly other: string; readonly otherId: AccountId | undefined },
+  charts: readonly Chart[],
+): string => {
   const otherKind = charts
-    .map((chart) => accountOf(chart, refusal.otherId ?? '')?.kind)
-    .find((kind) => kind !== undefined);
-  return `The kind belongs to ${wanted}, but ${other} belongs to ${elementWords(otherKind)}. Accounts under one another share their element: change the kind, or choose another parent.`;
+    .map((chart) => accountOf(chart, otherId ?? '')?.kind)
+    .find((found) => found !== undefined);
+  return `The kind belongs to ${elementWords(kind)}, but ${other} belongs to ${elementWords(otherKind)}. Accounts under one another share their element: change the kind, or choose another parent.`;
 };

@@ -1,11 +1,4 @@
-import {
-  applyAll,
-  changeOf,
-  planMoveUnder,
-  type Operation,
-  type Refusal,
-  type RefusalCode,
-} from '@iunctus/core';
+import { applyAll, changeOf, planMoveUnder, type Operation, type Refusal } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
 import { changeWords } from './change-words';
 import { operationWords } from './operation-words';
@@ -21,35 +14,37 @@ const CHART = aChart(`
   6310 Excise duty
 `);
 
-const refusal = (code: RefusalCode, more: Partial<Refusal> = {}): Refusal => ({
-  code,
-  accountId: '6310',
-  ...more,
-});
+const ABOUT = { accountId: '6310' } as const;
 
 describe('a refusal in words', () => {
   it('names the account, the field, the value, the rule, and what would do', () => {
     expect(
       refusalWords(
-        refusal('numberTaken', { field: 'number', value: '5010', otherId: '5010' }),
+        { ...ABOUT, code: 'numberTaken', field: 'number', value: '5010', otherId: '5010' },
         CHART,
       ),
     ).toBe('Number 5010 is taken by 5010 Fruit. Choose a free number.');
     expect(
       refusalWords(
-        refusal('elementDiffers', { field: 'kind', value: 'operatingExpense', otherId: '1010' }),
+        {
+          ...ABOUT,
+          code: 'elementDiffers',
+          field: 'kind',
+          value: 'operatingExpense',
+          otherId: '1010',
+        },
         CHART,
       ),
     ).toBe(
       'The kind belongs to Costs and expenses, but 1010 Operating account belongs to Assets. Accounts under one another share their element: change the kind, or choose another parent.',
     );
-    expect(refusalWords(refusal('textTooLong', { field: 'name', value: '130' }), CHART)).toContain(
-      '130 characters; 120 are allowed',
-    );
+    expect(
+      refusalWords({ ...ABOUT, code: 'textTooLong', field: 'name', value: '130' }, CHART),
+    ).toContain('130 characters; 120 are allowed');
   });
 
   it('finds the accounts that it names in any of the charts at hand', () => {
-    expect(refusalWords(refusal('hasPostings'), aChart(''), CHART)).toMatch(
+    expect(refusalWords({ ...ABOUT, code: 'hasPostings' }, aChart(''), CHART)).toMatch(
       /^6310 Excise duty has postings/,
     );
   });
