@@ -1,4 +1,4 @@
-import { applyAll, changeOf, planMoveUnder, type Operation, type Refusal } from '@iunctus/core';
+import { applyAll, changeOf, planMoveUnder, type Operation } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
 import { changeWords } from './change-words';
 import { operationWords } from './operation-words';
