@@ -103,7 +103,7 @@ export class HandOverComponent {
   protected readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
   private readonly people = toSignal(
     inject(ApiService)
-      .people()
+      .ask('people', {})
       .pipe(catchError(() => of([]))),
     { initialValue: [] },
   );

@@ -65,10 +65,15 @@ export class KindMovesComponent {
       switchMap((id) =>
         id === null
           ? of([])
-          : this.api.postings(this.proposed.client()?.id ?? '', [id]).pipe(
-              map(({ years }) => years),
-              catchError(() => of([])),
-            ),
+          : this.api
+              .ask('postings', {
+                clientId: this.proposed.client()?.id ?? '',
+                body: { accounts: [id] },
+              })
+              .pipe(
+                map(({ years }) => years),
+                catchError(() => of([])),
+              ),
       ),
     ),
     { initialValue: [] },

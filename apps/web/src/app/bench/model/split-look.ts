@@ -45,11 +45,18 @@ export class SplitLook {
   private readonly clientId = this.proposed.client()?.id ?? '';
 
   readonly facts = toSignal<Asked<PostingsAnswer>>(
-    this.api.postings(this.clientId, [this.id, ...(this.node()?.absorbed ?? [])]).pipe(
-      map((answer) => ({ status: 'answered', answer }) as const),
-      catchError((error: unknown) => of({ status: 'failed', problem: problemOf(error) } as const)),
-      startWith(ASKING),
-    ),
+    this.api
+      .ask('postings', {
+        clientId: this.clientId,
+        body: { accounts: [this.id, ...(this.node()?.absorbed ?? [])] },
+      })
+      .pipe(
+        map((answer) => ({ status: 'answered', answer }) as const),
+        catchError((error: unknown) =>
+          of({ status: 'failed', problem: problemOf(error) } as const),
+        ),
+        startWith(ASKING),
+      ),
   );
 
   /** The operations that the parts come to, or why they do not. */
@@ -80,7 +87,7 @@ export class SplitLook {
       debounceTime(REST),
       switchMap((question) => {
         if (question === null) return of([]);
-        return this.api.splits(this.clientId, question.request).pipe(
+        return this.api.ask('splits', { clientId: this.clientId, body: question.request }).pipe(
           map((answer) => this.byPart(answer.slice(-question.own.length))),
           catchError((error: unknown) => {
             this.problem.set(problemOf(error));

@@ -169,11 +169,11 @@ export class KeptChartComponent {
   protected rename(typed: string): void {
     const name = typed.trim();
     if (name === this.chart().name || name === '') return this.renaming.set(false);
-    this.do(this.api.renameKeptChart(this.chart().id, { name }));
+    this.do(this.api.ask('renameKeptChart', { keptChartId: this.chart().id, body: { name } }));
   }
 
   protected remove(): void {
-    this.do(this.api.removeKeptChart(this.chart().id));
+    this.do(this.api.ask('removeKeptChart', { keptChartId: this.chart().id }));
   }
 
   protected moment(text: string): string {

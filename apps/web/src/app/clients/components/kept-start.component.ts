@@ -95,12 +95,15 @@ export class KeptStartComponent {
   /** What is to be proposed. */
   readonly proposed = output<ProposalStep>();
 
-  protected readonly charts = toSignal(this.api.keptCharts().pipe(catchError(() => of([]))), {
-    initialValue: [],
-  });
+  protected readonly charts = toSignal(
+    this.api.ask('keptCharts', {}).pipe(catchError(() => of([]))),
+    {
+      initialValue: [],
+    },
+  );
   protected readonly origin = toSignal(
     toObservable(this.clientId).pipe(
-      switchMap((id) => this.api.origin(id).pipe(catchError(() => of(null)))),
+      switchMap((id) => this.api.ask('origin', { clientId: id }).pipe(catchError(() => of(null)))),
     ),
     { initialValue: null },
   );
@@ -113,7 +116,7 @@ export class KeptStartComponent {
     const version = this.charts().find((one) => one.id === id)?.versions[0]?.number;
     if (version === undefined) return;
     this.api
-      .keptChart(id, version)
+      .ask('keptVersion', { keptChartId: id, number: version })
       .pipe(catchError((error: unknown) => this.failed(error)))
       .subscribe((kept) => {
         const { operations, origin } = startFromKept(kept, newId);
@@ -123,7 +126,10 @@ export class KeptStartComponent {
 
   protected bring(from: NonNullable<OriginAnswer>): void {
     const { keptChartId, name, version, latest, ids } = from;
-    forkJoin([this.api.keptChart(keptChartId, version), this.api.keptChart(keptChartId, latest)])
+    forkJoin([
+      this.api.ask('keptVersion', { keptChartId, number: version }),
+      this.api.ask('keptVersion', { keptChartId, number: latest }),
+    ])
       .pipe(catchError((error: unknown) => this.failed(error)))
       .subscribe(([older, newer]) => {
         const brought = bringVersion(this.chart(), { older, newer }, { origin: ids, newId });
@@ -149,7 +155,10 @@ export class KeptStartComponent {
     if (operations.length === 0) return;
     const step = { id: newId(), operations };
     this.api
-      .setOrigin(this.clientId(), { ...origin, stepId: step.id, ids: { ...origin.ids } })
+      .ask('setOrigin', {
+        clientId: this.clientId(),
+        body: { ...origin, stepId: step.id, ids: { ...origin.ids } },
+      })
       .pipe(catchError((error: unknown) => this.failed(error)))
       .subscribe(() => {
         this.proposed.emit(step);

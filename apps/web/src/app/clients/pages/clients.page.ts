@@ -1,3 +1,4 @@
+import { addressOf } from '../../shared/api/api.service';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -27,6 +28,8 @@ export class ClientsPage {
   protected readonly adding = this.store.selectSignal(clientsFeature.selectAdding);
   protected readonly addition = this.store.selectSignal(clientsFeature.selectAddition);
   protected readonly session = this.store.selectSignal(sessionFeature.selectSession);
+
+  protected readonly backup = addressOf('backUpPractice', { query: {} });
 
   constructor() {
     this.store.dispatch(ClientsPageActions.opened());

@@ -50,7 +50,7 @@ export class KeptChartsPage {
   }
 
   protected load(): void {
-    this.api.keptCharts().subscribe({
+    this.api.ask('keptCharts', {}).subscribe({
       next: (charts) => this.charts.set(charts),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });

@@ -91,7 +91,7 @@ export class StartPage {
       switchMap((words) =>
         words.trim().length < 2
           ? of([])
-          : this.api.industries(words).pipe(catchError(() => of([]))),
+          : this.api.ask('industries', { query: { words: words } }).pipe(catchError(() => of([]))),
       ),
     ),
     { initialValue: [] },
@@ -242,7 +242,7 @@ export class StartPage {
   protected copyFrom(event: Event): void {
     const { value } = event.target as HTMLSelectElement;
     if (value === '') return;
-    this.api.bench(value).subscribe(({ chart }) => {
+    this.api.ask('bench', { clientId: value }).subscribe(({ chart }) => {
       if (chart === null) return;
       const { accounts, revision: _revision, ...parts } = chart;
       this.begin(copyStructure(chartFrom(accounts, parts), () => crypto.randomUUID()));

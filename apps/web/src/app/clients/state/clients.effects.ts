@@ -12,7 +12,7 @@ export const loadClients$ = createEffect(
     actions$.pipe(
       ofType(ClientsPageActions.opened),
       switchMap(() =>
-        api.clients().pipe(
+        api.ask('clients', {}).pipe(
           map((clients) => ClientsApiActions.clientsLoaded({ clients })),
           catchError((error: unknown) =>
             of(ClientsApiActions.clientsLoadFailed({ problem: problemOf(error) })),
@@ -29,7 +29,7 @@ export const addClient$ = createEffect(
     actions$.pipe(
       ofType(ClientsPageActions.additionSubmitted),
       exhaustMap(({ request }) =>
-        api.addClient(request).pipe(
+        api.ask('addClient', { body: request }).pipe(
           map((client) => ClientsApiActions.clientAdded({ client })),
           catchError((error: unknown) =>
             of(ClientsApiActions.clientAdditionFailed({ problem: problemOf(error) })),

@@ -79,9 +79,12 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 export class KeepChartComponent {
   private readonly api = inject(ApiService);
   readonly clientId = input.required<string>();
-  protected readonly charts = toSignal(this.api.keptCharts().pipe(catchError(() => of([]))), {
-    initialValue: [],
-  });
+  protected readonly charts = toSignal(
+    this.api.ask('keptCharts', {}).pipe(catchError(() => of([]))),
+    {
+      initialValue: [],
+    },
+  );
   protected readonly chosen = signal('');
   protected readonly name = signal('');
   protected readonly note = signal('');
@@ -107,7 +110,7 @@ export class KeepChartComponent {
       note: this.note(),
     };
     this.api
-      .keepChart(this.clientId(), request)
+      .ask('keepChart', { clientId: this.clientId(), body: request })
       .pipe(
         catchError((error: unknown) => {
           this.problem.set(problemOf(error));

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { TaxSoftwareAnswer } from '@iunctus/contract';
+import type { ExportQuery, TaxSoftwareAnswer } from '@iunctus/contract';
 import { fiscalYearStart, RETURN_FORMS, returnFormOf, type Period } from '@iunctus/core';
 import { catchError, EMPTY } from 'rxjs';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { Rights } from '../../session/state/rights';
-import { ApiService } from '../../shared/api/api.service';
+import { addressOf, ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -69,18 +69,14 @@ export class ExchangePage {
   });
 
   protected address(offer: ExportOffer): string {
-    const query = new URLSearchParams(this.monthsOf(offer));
-    if (offer.format === 'pdf') {
-      query.set('by', this.by());
-      query.set('guidance', this.guidance() ? 'yes' : 'no');
-    }
-    const client = `/api/clients/${this.client()?.id ?? ''}`;
-    if (offer.format === 'backup') return `${client}/backup`;
-    const asked = query.size === 0 ? '' : `?${query.toString()}`;
-    return `${client}/exports/${offer.format}${asked}`;
+    const clientId = this.client()?.id ?? '';
+    if (offer.format === 'backup') return addressOf('backUpClient', { clientId });
+    const printed: ExportQuery = { by: this.by(), guidance: this.guidance() ? 'yes' : 'no' };
+    const query = { ...this.monthsOf(offer), ...(offer.format === 'pdf' ? printed : {}) };
+    return addressOf('exportChart', { clientId, format: offer.format, query });
   }
 
-  private monthsOf({ amounts }: ExportOffer): Record<string, string> {
+  private monthsOf({ amounts }: ExportOffer): ExportQuery {
     const wanted = amounts === 'period' || (amounts === 'wanted' && this.amounts());
     const period = amounts === 'year' ? this.year() : wanted ? this.balances() : null;
     return period === null ? {} : { first: period.first, last: period.last };

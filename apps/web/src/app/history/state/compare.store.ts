@@ -51,8 +51,8 @@ export class CompareStore {
     this.asking?.unsubscribe();
     this.ready.set(false);
     this.asking = forkJoin([
-      this.api.revisionChart(clientId, from),
-      this.api.revisionChart(clientId, to),
+      this.api.ask('revisionChart', { clientId, number: from }),
+      this.api.ask('revisionChart', { clientId, number: to }),
     ]).subscribe({
       next: ([before, after]) => {
         this.before.set(chartOf(before));

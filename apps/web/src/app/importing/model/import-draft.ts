@@ -41,7 +41,7 @@ export class ImportDraft {
   readonly seen = computed(() => this.engine.file()?.sheets[this.sheet()] ?? null);
 
   /** Lists that the practice brought in before; they are there before a file is. */
-  private readonly known = toSignal(this.api.knownLists().pipe(catchError(() => of([]))), {
+  private readonly known = toSignal(this.api.ask('knownLists', {}).pipe(catchError(() => of([]))), {
     initialValue: [],
   });
 
@@ -95,7 +95,7 @@ export class ImportDraft {
     if (list === null) return;
     // A list that cannot be kept, its headings being too long, say, is only asked about again.
     this.api
-      .keepKnownList(list)
+      .ask('keepKnownList', { body: list })
       .pipe(catchError(() => EMPTY))
       .subscribe();
   }

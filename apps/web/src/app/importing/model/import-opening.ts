@@ -120,7 +120,7 @@ export class ImportOpening {
     this.problem.set(null);
     if (client === null) return EMPTY;
     if (client.chart === null) return of([]);
-    return this.api.balances(client.id, year).pipe(
+    return this.api.ask('balances', { clientId: client.id, query: year }).pipe(
       map(({ amounts, splits }) => [...amounts, ...splits]),
       catchError((error: unknown) => {
         this.problem.set(problemOf(error));

@@ -78,7 +78,7 @@ export class LookPage {
 
   constructor() {
     effect(() => {
-      this.api.overview(this.clientId()).subscribe({
+      this.api.ask('overview', { clientId: this.clientId() }).subscribe({
         next: (overview) => this.overview.set(overview),
         error: (error: unknown) => this.problem.set(problemOf(error)),
       });
@@ -87,10 +87,12 @@ export class LookPage {
       const [period, overview] = [this.period(), this.overview()];
       if (period === null || overview?.chart === null) return;
       // What was asked for before is not waited for any more.
-      const asked = this.api.balances(this.clientId(), period).subscribe({
-        next: (balances) => this.balances.set(balances),
-        error: (error: unknown) => this.problem.set(problemOf(error)),
-      });
+      const asked = this.api
+        .ask('balances', { clientId: this.clientId(), query: period })
+        .subscribe({
+          next: (balances) => this.balances.set(balances),
+          error: (error: unknown) => this.problem.set(problemOf(error)),
+        });
       onCleanup(() => asked.unsubscribe());
     });
   }

@@ -54,12 +54,12 @@ export class PeoplePage {
   protected readonly momentWords = momentWords;
 
   constructor() {
-    this.api.clients().subscribe({ next: (clients) => this.clients.set(clients) });
+    this.api.ask('clients', {}).subscribe({ next: (clients) => this.clients.set(clients) });
     this.load();
   }
 
   private load(): void {
-    this.api.staff().subscribe({
+    this.api.ask('staff', {}).subscribe({
       next: (staff) => this.staff.set(staff),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
@@ -84,28 +84,32 @@ export class PeoplePage {
   }
 
   protected invite(request: NewPersonRequest): void {
-    this.do(this.api.invite(request), (invited) => {
+    this.do(this.api.ask('invite', { body: request }), (invited) => {
       this.adding.set(false);
       this.showLink(request.name, invited);
     });
   }
 
   protected change({ id, name }: StaffMember, request: StandingRequest): void {
-    this.do(this.api.changeStanding(id, request), () =>
+    this.do(this.api.ask('changeStanding', { personId: id, body: request }), () =>
       this.said.set(`What ${name} may do is changed, from their next click on.`),
     );
   }
 
   protected reset({ id, name }: StaffMember): void {
-    this.do(this.api.resetPassword(id), (invited) => this.showLink(name, invited));
+    this.do(this.api.ask('resetPassword', { personId: id }), (invited) =>
+      this.showLink(name, invited),
+    );
   }
 
   protected endSessions({ id, name }: StaffMember): void {
-    this.do(this.api.endSessions(id), () => this.said.set(`${name} is signed out everywhere.`));
+    this.do(this.api.ask('endSessions', { personId: id }), () =>
+      this.said.set(`${name} is signed out everywhere.`),
+    );
   }
 
   protected remove({ id, name }: StaffMember): void {
-    this.do(this.api.removePerson(id), () =>
+    this.do(this.api.ask('removePerson', { personId: id }), () =>
       this.said.set(`${name} signs in no more. What they did stays under their name.`),
     );
   }

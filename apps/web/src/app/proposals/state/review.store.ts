@@ -93,7 +93,7 @@ export class ReviewStore {
   remark({ stepId, index }: ProposalLine, words: string): void {
     const [clientId, authorId] = [this.clientId(), this.authorId() ?? this.session()?.user.id];
     if (clientId === undefined || authorId === undefined) return;
-    this.api.remark(clientId, authorId, { stepId, index, words }).subscribe({
+    this.api.ask('remark', { clientId, authorId, body: { stepId, index, words } }).subscribe({
       next: (remark) => this.keepRemark(remark),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
@@ -104,13 +104,15 @@ export class ReviewStore {
     const [clientId, theirs] = [this.clientId(), this.theirs()];
     if (clientId === undefined || theirs === null) return;
     const { version } = theirs.proposal;
-    this.api.judge(clientId, theirs.author.id, { verdict, version }).subscribe({
-      next: done,
-      error: (error: unknown) => {
-        this.problem.set(problemOf(error));
-        this.load();
-      },
-    });
+    this.api
+      .ask('judge', { clientId, authorId: theirs.author.id, body: { verdict, version } })
+      .subscribe({
+        next: done,
+        error: (error: unknown) => {
+          this.problem.set(problemOf(error));
+          this.load();
+        },
+      });
   }
 
   private clientId(): string | undefined {
@@ -120,7 +122,7 @@ export class ReviewStore {
   private load(): void {
     const [clientId, authorId] = [this.clientId(), this.authorId()];
     if (clientId === undefined || authorId === undefined) return;
-    this.api.review(clientId, authorId).subscribe({
+    this.api.ask('review', { clientId, authorId }).subscribe({
       next: (answer) => this.theirs.set(answer),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
@@ -151,7 +153,7 @@ export class ReviewStore {
     if (period === null || clientId === undefined || splits.length === 0) return;
     const { first, last } = period;
     const request = { first, last, splits: [...splits], without: [...without] };
-    this.api.splits(clientId, request).subscribe({
+    this.api.ask('splits', { clientId, body: request }).subscribe({
       next: (seen) => this.theirSplits.set(seen.map(({ amounts }) => amounts)),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });

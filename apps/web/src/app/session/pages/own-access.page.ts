@@ -48,14 +48,14 @@ export class OwnAccessPage {
   }
 
   private load(): void {
-    this.api.sessions().subscribe({
+    this.api.ask('sessions', {}).subscribe({
       next: (sessions) => this.sessions.set(sessions),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
   }
 
   protected end(id: string): void {
-    this.api.endSession(id).subscribe({
+    this.api.ask('endSession', { sessionId: id }).subscribe({
       next: () => this.load(),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
@@ -73,7 +73,7 @@ export class OwnAccessPage {
     this.said.set(this.wrongWords());
     if (this.said() !== '') return;
     const { current, wanted } = this.form.getRawValue();
-    this.api.changePassword({ current, wanted }).subscribe({
+    this.api.ask('changePassword', { body: { current, wanted } }).subscribe({
       next: () => {
         this.form.reset();
         this.said.set('Your password is another one now. Every other sign-in has ended.');

@@ -93,7 +93,7 @@ export class WelcomePage {
   });
 
   constructor() {
-    this.api.invitation(this.token).subscribe({
+    this.api.ask('lookAtInvitation', { body: { token: this.token } }).subscribe({
       next: (invited) => this.invited.set(invited),
       error: (error: unknown) => this.gone.set(this.goneWords(error)),
     });

@@ -12,7 +12,7 @@ export const signIn$ = createEffect(
     actions$.pipe(
       ofType(SessionPageActions.signInSubmitted),
       exhaustMap(({ request }) =>
-        api.signIn(request).pipe(
+        api.ask('signIn', { body: request }).pipe(
           map((session) => SessionApiActions.signedIn({ session })),
           catchError((error: unknown) =>
             of(SessionApiActions.signInFailed({ problem: problemOf(error) })),
@@ -29,7 +29,7 @@ export const takeUpInvitation$ = createEffect(
     actions$.pipe(
       ofType(SessionPageActions.invitationTakenUp),
       exhaustMap(({ request }) =>
-        api.takeUpInvitation(request).pipe(
+        api.ask('takeUpInvitation', { body: request }).pipe(
           map((session) => SessionApiActions.signedIn({ session })),
           catchError((error: unknown) =>
             of(SessionApiActions.signInFailed({ problem: problemOf(error) })),
@@ -46,7 +46,7 @@ export const signOut$ = createEffect(
     actions$.pipe(
       ofType(SessionPageActions.signOutRequested),
       exhaustMap(() =>
-        api.signOut().pipe(
+        api.ask('signOut', {}).pipe(
           map(() => SessionApiActions.signedOut()),
           catchError(() => of(SessionApiActions.signedOut())),
         ),

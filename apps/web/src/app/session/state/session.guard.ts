@@ -20,7 +20,7 @@ const guard =
       take(1),
       switchMap((known) => {
         if (known !== null) return of(admitted(known));
-        return api.session().pipe(
+        return api.ask('session', {}).pipe(
           map((session) => {
             if (session === null) return router.parseUrl('/sign-in');
             store.dispatch(SessionApiActions.sessionFound({ session }));

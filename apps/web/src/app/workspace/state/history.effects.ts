@@ -11,7 +11,7 @@ export const loadRevisions$ = createEffect(
     actions$.pipe(
       ofType(HistoryPageActions.opened),
       switchMap(({ clientId }) =>
-        api.revisions(clientId).pipe(
+        api.ask('revisions', { clientId }).pipe(
           map((revisions) => HistoryApiActions.revisionsLoaded({ revisions })),
           catchError((error: unknown) =>
             of(HistoryApiActions.revisionsLoadFailed({ problem: problemOf(error) })),

@@ -22,7 +22,10 @@ export const withBooks = (
   if (listed.length === 0) return of([]);
   const months = [...new Set(listed.map(({ opening }) => opening.last))];
   const asked = months.map((last) =>
-    api.balances(client.id, { first: fiscalYearStart(last, client.fiscalYearStart), last }),
+    api.ask('balances', {
+      clientId: client.id,
+      query: { first: fiscalYearStart(last, client.fiscalYearStart), last },
+    }),
   );
   return forkJoin(asked).pipe(
     map((answers) => {

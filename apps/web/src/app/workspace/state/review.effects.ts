@@ -25,7 +25,10 @@ export const handOver$ = createEffect(
       exhaustMap(([{ reviewerId }, { clientId, proposal }]) =>
         clientId === null
           ? EMPTY
-          : reopened(clientId, api.handOver(clientId, { reviewerId, version: proposal.version })),
+          : reopened(
+              clientId,
+              api.ask('handOver', { clientId, body: { reviewerId, version: proposal.version } }),
+            ),
       ),
     ),
   { functional: true },
@@ -38,7 +41,7 @@ export const withdraw$ = createEffect(
       ofType(WorkspaceActions.withdrawalRequested),
       withLatestFrom(store.select(workspaceFeature.selectClientId)),
       exhaustMap(([, clientId]) =>
-        clientId === null ? EMPTY : reopened(clientId, api.withdraw(clientId)),
+        clientId === null ? EMPTY : reopened(clientId, api.ask('takeBack', { clientId })),
       ),
     ),
   { functional: true },

@@ -34,7 +34,7 @@ export const loadSplits$ = createEffect(
       distinctUntilChanged(sameQuestion),
       switchMap((question) => {
         if (question === null) return EMPTY;
-        return api.splits(question.clientId, question.request).pipe(
+        return api.ask('splits', { clientId: question.clientId, body: question.request }).pipe(
           map((seen) =>
             WorkspaceApiActions.splitsLoaded({ amounts: seen.map(({ amounts }) => amounts) }),
           ),

@@ -34,7 +34,7 @@ export const loadBench$ = createEffect(
     actions$.pipe(
       ofType(WorkspaceActions.clientOpened),
       switchMap(({ clientId }) =>
-        api.bench(clientId).pipe(map(loadedOrMissing), catchError(loadFailed)),
+        api.ask('bench', { clientId }).pipe(map(loadedOrMissing), catchError(loadFailed)),
       ),
     ),
   { functional: true },
@@ -46,7 +46,7 @@ export const keepNature$ = createEffect(
     actions$.pipe(
       ofType(WorkspaceActions.natureChosen),
       concatMap(({ clientId, nature }) =>
-        api.changeNature(clientId, nature).pipe(
+        api.ask('changeNature', { clientId, body: nature }).pipe(
           map((client) => WorkspaceApiActions.clientChanged({ client })),
           catchError((error: unknown) =>
             of(WorkspaceApiActions.clientChangeFailed({ problem: problemOf(error) })),
@@ -63,8 +63,8 @@ export const beginChart$ = createEffect(
     actions$.pipe(
       ofType(WorkspaceActions.chartBegun),
       exhaustMap(({ clientId, steps }) =>
-        api.beginChart(clientId).pipe(
-          switchMap(() => api.bench(clientId)),
+        api.ask('beginChart', { clientId }).pipe(
+          switchMap(() => api.ask('bench', { clientId })),
           switchMap((bench) => [
             loadedOrMissing(bench),
             ...steps.map((step) => WorkspaceActions.stepProposed({ step })),
@@ -84,7 +84,7 @@ export const loadBalances$ = createEffect(
       withLatestFrom(store.select(workspaceFeature.selectWorkspaceState)),
       switchMap(([, { clientId, period }]) => {
         if (clientId === null || period === null) return EMPTY;
-        return api.balances(clientId, period).pipe(
+        return api.ask('balances', { clientId, query: period }).pipe(
           map((balances) => WorkspaceApiActions.balancesLoaded({ balances })),
           catchError((error: unknown) =>
             of(WorkspaceApiActions.balancesLoadFailed({ problem: problemOf(error) })),
@@ -116,13 +116,13 @@ const save = (
     name: proposal.name,
     comment: proposal.comment,
   };
-  return api.saveProposal(clientId, request).pipe(
+  return api.ask('saveProposal', { clientId, body: request }).pipe(
     map(({ version }) => WorkspaceApiActions.proposalSaved({ version, edits: proposal.edits })),
     catchError((error: unknown) => {
       const problem = problemOf(error);
       if (problem.code !== 'staleProposal')
         return of(WorkspaceApiActions.proposalSaveFailed({ problem }));
-      return api.bench(clientId).pipe(
+      return api.ask('bench', { clientId }).pipe(
         map(({ client, chart }) =>
           chart === null
             ? WorkspaceApiActions.chartMissing({ client })
@@ -193,7 +193,7 @@ export const adopt$ = createEffect(
             if (clientId === null) return EMPTY;
             if (proposal.saveProblem !== null)
               return of(WorkspaceApiActions.adoptFailed({ problem: proposal.saveProblem }));
-            return api.adopt(clientId, { version: proposal.version }).pipe(
+            return api.ask('adopt', { clientId, body: { version: proposal.version } }).pipe(
               switchMap((answer) => [
                 WorkspaceApiActions.adopted(answer),
                 WorkspaceActions.clientOpened({ clientId }),
@@ -216,7 +216,9 @@ export const takeBack$ = createEffect(
       exhaustMap(([{ type, revision }, clientId]) => {
         if (clientId === null) return EMPTY;
         const whole = type === WorkspaceActions.restoreRequested.type;
-        const answer$ = whole ? api.restore(clientId, revision) : api.undo(clientId, revision);
+        const answer$ = whole
+          ? api.ask('restore', { clientId, number: revision })
+          : api.ask('undo', { clientId, number: revision });
         return answer$.pipe(
           map(({ operations, conflicts }) =>
             WorkspaceApiActions.takeBackPrepared({

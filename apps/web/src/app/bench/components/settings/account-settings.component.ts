@@ -128,7 +128,7 @@ export class AccountSettingsComponent {
   protected readonly me = computed(() => this.session()?.user.id ?? '');
   protected readonly people = toSignal(
     inject(ApiService)
-      .people()
+      .ask('people', {})
       .pipe(catchError(() => of([]))),
     { initialValue: [] },
   );
