@@ -4,11 +4,11 @@ import { createStatementComputer } from '../apps/web/src/app/workspace/workers/s
 import {
   advance,
   chartFrom,
+  recordOf,
   impactOf,
   proposedChart,
   rollUpOver,
   trackOf,
-  USUAL_SETTINGS,
   type Operation,
   type ProposalStep,
 } from '@iunctus/core';
@@ -62,12 +62,7 @@ const answerOn = (count: number): (() => number) => {
   });
   compute({
     type: 'chart',
-    settings: USUAL_SETTINGS,
-    accounts: records,
-    posted: [],
-    merged: [],
-    splits: [],
-    usedValues: [],
+    chart: recordOf(chartFrom(records)),
     steps: [],
   });
   compute({ type: 'amounts', amounts: ids.map((id, i) => [id, i, i, i] as const) });

@@ -1,6 +1,6 @@
 import { ENTRY_SOURCES } from '@iunctus/core';
 import * as v from 'valibot';
-import { AccountRecordSchema, ChartSettingsSchema, MergedAccountSchema } from './account';
+import { BookedChartSchema, ChartRecordSchema } from './chart-record';
 import { ClientAnswer } from './client';
 import { ConflictSchema, OPERATIONS_LIMIT, OperationSchema, ProposalStepSchema } from './operation';
 import { Person, proposalDetails, ProposalState, Remark, Waiting } from './review';
@@ -34,16 +34,7 @@ export type FormerTitle = v.InferOutput<typeof FormerTitle>;
 /** A chart as last adopted, and the viewer's proposal on it. Siblings come in order. */
 export const BenchChart = v.strictObject({
   revision: Revision,
-  settings: ChartSettingsSchema,
-  accounts: v.array(AccountRecordSchema),
-  /** Accounts that were merged into others. */
-  merged: v.array(MergedAccountSchema),
-  /** Splits of accounts. */
-  splits: v.array(SplitSchema),
-  /** Ids of the accounts that have postings. */
-  posted: v.array(Id),
-  /** Ids of the dimension values that postings carry. */
-  usedValues: v.array(Id),
+  ...BookedChartSchema.entries,
   /** Numbers and names that accounts bore before, newest first. */
   former: v.array(FormerTitle),
   proposal: ProposalAnswer,
@@ -185,10 +176,7 @@ export type RevisionsAnswer = v.InferOutput<typeof RevisionsAnswer>;
 /** A chart as it was at a revision; 0 is before the first. */
 export const RevisionChartAnswer = v.strictObject({
   revision: Revision,
-  settings: ChartSettingsSchema,
-  accounts: v.array(AccountRecordSchema),
-  merged: v.array(MergedAccountSchema),
-  splits: v.array(SplitSchema),
+  ...ChartRecordSchema.entries,
 });
 export type RevisionChartAnswer = v.InferOutput<typeof RevisionChartAnswer>;
 

@@ -30,6 +30,7 @@ export * from './chart/account';
 export * from './chart/chart';
 export * from './chart/queries';
 export * from './chart/build';
+export * from './chart/chart-record';
 export * from './chart/compare';
 export * from './chart/veil';
 export * from './chart/uses';

@@ -1,7 +1,7 @@
 import type { ClientAnswer } from '@iunctus/contract';
 import {
   addMonths,
-  chartFrom,
+  chartOf,
   fiscalYearStart,
   ledgerOf,
   rollUpOver,
@@ -35,8 +35,7 @@ export const adoptedChart = async (
 ): Promise<Pick<Taken, 'chart' | 'revision'>> => {
   const { chart } = await benchOf(pool, viewer, clientId);
   if (chart === null) return problem({ code: 'notFound' });
-  const { accounts, revision, ...parts } = chart;
-  return { chart: chartFrom(accounts, parts), revision };
+  return { chart: chartOf(chart), revision: chart.revision };
 };
 
 /** The amounts of a period over the chart. */

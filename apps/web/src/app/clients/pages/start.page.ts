@@ -14,7 +14,7 @@ import type { ClientNature, IndustriesAnswer } from '@iunctus/contract';
 import {
   accountCount,
   channelCountsOf,
-  chartFrom,
+  chartOf,
   composeStartingChart,
   copyStructure,
   COUNTRIES,
@@ -244,8 +244,7 @@ export class StartPage {
     if (value === '') return;
     this.api.ask('bench', { clientId: value }).subscribe(({ chart }) => {
       if (chart === null) return;
-      const { accounts, revision: _revision, ...parts } = chart;
-      this.begin(copyStructure(chartFrom(accounts, parts), () => crypto.randomUUID()));
+      this.begin(copyStructure(chartOf(chart), () => crypto.randomUUID()));
     });
   }
 

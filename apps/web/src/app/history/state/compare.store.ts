@@ -1,8 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import type { RevisionChartAnswer } from '@iunctus/contract';
 import {
   buildStatement,
-  chartFrom,
+  chartOf,
   differencesBetween,
   emptyChart,
   rollUpOver,
@@ -16,9 +15,6 @@ import { forkJoin, type Subscription } from 'rxjs';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-
-const chartOf = ({ accounts, settings, merged, splits }: RevisionChartAnswer): Chart =>
-  chartFrom(accounts, { settings, merged, splits });
 
 /** Two revisions of one chart, and what differs between them; what the compare page shows. */
 @Injectable()

@@ -1,8 +1,6 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import {
-  mergedAccounts,
-  recordsOf,
-  splitsOf,
+  recordOf,
   type AmountsTuple,
   type Chart,
   type FormerTitle,
@@ -63,16 +61,7 @@ export class ImportEngine {
   ask({ chart, ...question }: PlanQuestion): void {
     this.serial += 1;
     this.progress.set({ doing: 'planning', share: 0 });
-    const { settings, posted, usedValues } = chart;
-    const sent = {
-      accounts: recordsOf(chart),
-      settings,
-      posted: [...posted],
-      usedValues: [...usedValues],
-      merged: mergedAccounts(chart),
-      splits: splitsOf(chart),
-    };
-    this.send({ type: 'plan', serial: this.serial, chart: sent, ...question });
+    this.send({ type: 'plan', serial: this.serial, chart: recordOf(chart), ...question });
   }
 
   /** Holds the balances of the list against the books, once it is lined up. */

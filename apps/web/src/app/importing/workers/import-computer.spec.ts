@@ -1,4 +1,4 @@
-import { emptyChart, recordsOf, type ImportPlan } from '@iunctus/core';
+import { emptyChart, recordOf, type ImportPlan } from '@iunctus/core';
 import { ImportComputer } from './import-computer';
 import type { ImportAnswerMessage } from './import-messages';
 
@@ -19,7 +19,7 @@ const opened = async (text: string) => {
       type: 'plan',
       serial,
       sheet: 0,
-      chart: { accounts: recordsOf(emptyChart()) },
+      chart: recordOf(emptyChart()),
       former: [],
       currency: 'USD',
       today: '2026-11-25',

@@ -1,6 +1,6 @@
 import {
   applyAll,
-  chartFrom,
+  chartOf,
   joinStaggered,
   planImport,
   planOpening,
@@ -64,8 +64,7 @@ export class ImportComputer {
   }
 
   private plan({ serial, sheet, chart, former, currency, today, decisions }: Asked<'plan'>): void {
-    const { accounts, ...parts } = chart;
-    const before = chartFrom(accounts, parts);
+    const before = chartOf(chart);
     const plan = planImport(before, {
       rows: this.sheets[sheet]?.rows ?? [],
       ...decisions,

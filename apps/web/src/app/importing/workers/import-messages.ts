@@ -1,8 +1,7 @@
 import type {
   AccountId,
-  AccountRecord,
   AmountsTuple,
-  ChartParts,
+  BookedChartRecord,
   ColumnReading,
   Fate,
   FormerTitle,
@@ -30,11 +29,6 @@ export interface FileSeen extends Omit<FileRead, 'sheets'> {
   readonly sheets: readonly SheetSeen[];
 }
 
-/** A chart on its way to the worker. */
-export interface ChartSent extends Partial<ChartParts> {
-  readonly accounts: readonly AccountRecord[];
-}
-
 /** All that was decided about a list. */
 export interface Decisions {
   readonly columns: ColumnReading;
@@ -52,7 +46,7 @@ export type ImportQuestionMessage =
       /** Counts the questions, so that an answer that was overtaken is known. */
       readonly serial: number;
       readonly sheet: number;
-      readonly chart: ChartSent;
+      readonly chart: BookedChartRecord;
       readonly former: readonly FormerTitle[];
       readonly currency: string;
       readonly today: string;

@@ -1,6 +1,6 @@
 import {
   buildStatement,
-  chartFrom,
+  chartOf,
   KINDS,
   ledgerOf,
   rollUpOver,
@@ -22,9 +22,8 @@ export interface Looked {
 /** Joins a chart with amounts; `null` where the client has no chart. */
 export const lookedAt = ({ chart }: OverviewAnswer, balances: BalancesAnswer): Looked | null => {
   if (chart === null) return null;
-  const { accounts, settings, merged, splits } = chart;
   return {
-    chart: chartFrom(accounts, { settings, merged, splits }),
+    chart: chartOf(chart),
     rollUp: rollUpOver(ledgerOf([...balances.amounts, ...balances.splits])),
   };
 };

@@ -1,5 +1,5 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { mergedAccounts, recordsOf, type Chart, type OutlinePlan } from '@iunctus/core';
+import { recordOf, type Chart, type OutlinePlan } from '@iunctus/core';
 import type { OutlineAnswer, OutlineQuestion } from '../workers/outline-messages';
 import { createOutlineWorker } from '../workers/outline-worker.factory';
 
@@ -27,9 +27,7 @@ export class OutlineEngine {
     this.settled.set(false);
     const question: OutlineQuestion = {
       serial: this.serial,
-      settings: chart.settings,
-      accounts: recordsOf(chart),
-      merged: mergedAccounts(chart),
+      chart: recordOf(chart),
       text,
       under,
     };

@@ -1,12 +1,10 @@
-import type { AccountRecord, ChartSettings, MergedAccount, OutlinePlan } from '@iunctus/core';
+import type { ChartRecord, OutlinePlan } from '@iunctus/core';
 
 /** An outline to be understood, and the chart that it adds to. */
 export interface OutlineQuestion {
   /** Counts the questions, so that an answer that was overtaken is known. */
   readonly serial: number;
-  readonly settings: ChartSettings;
-  readonly accounts: readonly AccountRecord[];
-  readonly merged: readonly MergedAccount[];
+  readonly chart: ChartRecord;
   readonly text: string;
   readonly under: string | null;
 }

@@ -1,6 +1,6 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import {
-  recordsOf,
+  recordOf,
   type AccountId,
   type Chart,
   type Crosswalk,
@@ -56,8 +56,7 @@ export class NumbersEngine {
     const request: NumbersRequest = {
       purpose,
       serial: this.serials[purpose],
-      settings: chart.settings,
-      accounts: recordsOf(chart),
+      chart: recordOf(chart),
       plan,
       movable: movable === null ? null : [...movable],
       keep,

@@ -5,7 +5,7 @@ import {
   advance,
   applyAll,
   changeOf,
-  chartFrom,
+  chartOf,
   emptyChart,
   proposedChart,
   subjectsOf,
@@ -58,7 +58,7 @@ export class ProposedChart {
   readonly base = computed<Chart>(() => {
     const adopted = this.adopted();
     if (adopted === null) return emptyChart();
-    return chartFrom(adopted.accounts, adopted);
+    return chartOf(adopted.chart);
   });
 
   private readonly track = linkedSignal<{ base: Chart; steps: readonly ProposalStep[] }, Track>({
@@ -76,7 +76,7 @@ export class ProposedChart {
   readonly count = computed(() => accountCount(this.chart()));
 
   private readonly longestAdopted = computed(() =>
-    (this.adopted()?.accounts ?? []).reduce(
+    (this.adopted()?.chart.accounts ?? []).reduce(
       (most, { number }) => Math.max(most, number?.length ?? 0),
       0,
     ),

@@ -51,9 +51,7 @@ export class StatementEngine {
   private sendChart(): void {
     const adopted = this.adopted();
     if (adopted === null) return;
-    const { settings, accounts, posted, merged, splits, usedValues } = adopted;
-    const steps = untracked(this.steps);
-    this.send({ type: 'chart', settings, accounts, posted, merged, splits, usedValues, steps });
+    this.send({ type: 'chart', chart: adopted.chart, steps: untracked(this.steps) });
   }
 
   private sendOpenings(): void {

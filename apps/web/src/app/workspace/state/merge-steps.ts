@@ -1,5 +1,5 @@
 import type { BenchChart } from '@iunctus/contract';
-import { chartFrom, replay, type Conflict, type ProposalStep } from '@iunctus/core';
+import { chartOf, replay, type Conflict, type ProposalStep } from '@iunctus/core';
 
 interface Own {
   readonly steps: readonly ProposalStep[];
@@ -21,7 +21,7 @@ interface Merged {
 export const mergeSteps = (own: Own, bench: BenchChart): Merged => {
   const stored = new Set([...own.savedIds, ...bench.proposal.steps.map(({ id }) => id)]);
   const unsaved = own.steps.filter(({ id }) => !stored.has(id));
-  const base = chartFrom(bench.accounts, bench);
+  const base = chartOf(bench);
   const { steps, conflicts } = replay(base, [...bench.proposal.steps, ...unsaved], []);
   return {
     version: bench.proposal.version,

@@ -12,14 +12,11 @@ import type {
 import {
   type AmountsTuple,
   namedPeriod,
-  type AccountRecord,
-  type ChartSettings,
+  type BookedChartRecord,
   type Conflict,
-  type MergedAccount,
   type PendingOpening,
   type Period,
   type ProposalStep,
-  type Split,
 } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
@@ -34,12 +31,7 @@ export type BenchLoad =
 /** The chart as adopted. One object per revision, so that what is computed from it is kept. */
 export interface AdoptedChart {
   readonly revision: number;
-  readonly settings: ChartSettings;
-  readonly accounts: readonly AccountRecord[];
-  readonly posted: readonly string[];
-  readonly merged: readonly MergedAccount[];
-  readonly splits: readonly Split[];
-  readonly usedValues: readonly string[];
+  readonly chart: BookedChartRecord;
   readonly former: readonly FormerTitle[];
 }
 
@@ -112,16 +104,10 @@ const initial: WorkspaceState = {
   notice: null,
 };
 
-const adoptedOf = (bench: BenchChart): AdoptedChart => ({
-  revision: bench.revision,
-  settings: bench.settings,
-  accounts: bench.accounts,
-  posted: bench.posted,
-  merged: bench.merged,
-  splits: bench.splits,
-  usedValues: bench.usedValues,
-  former: bench.former,
-});
+const adoptedOf = ({ revision, former, ...bench }: BenchChart): AdoptedChart => {
+  const { proposal: _proposal, waiting: _waiting, ...chart } = bench;
+  return { revision, chart, former };
+};
 
 const periodOf = (client: ClientAnswer): Period => {
   const latest = client.latestMonth ?? new Date().toISOString().slice(0, 7);

@@ -1,4 +1,4 @@
-import type { AccountRecord, ChartSettings, Crosswalk, NumberPlan } from '@iunctus/core';
+import type { ChartRecord, Crosswalk, NumberPlan } from '@iunctus/core';
 
 /** What a renumbering is asked for: a check of the numbers as they stand, or a preview. */
 export type Purpose = 'check' | 'preview';
@@ -8,8 +8,7 @@ export interface NumbersRequest {
   readonly purpose: Purpose;
   /** Counts the requests, so that an answer that was overtaken is known. */
   readonly serial: number;
-  readonly settings: ChartSettings;
-  readonly accounts: readonly AccountRecord[];
+  readonly chart: ChartRecord;
   readonly plan: NumberPlan;
   readonly movable: readonly string[] | null;
   readonly keep: boolean;

@@ -1,5 +1,5 @@
 import { aChart } from '@iunctus/core/testing';
-import { buildStatement, chartFrom, recordsOf, rollUpOver, type ProposalStep } from '@iunctus/core';
+import { buildStatement, recordOf, rollUpOver, type ProposalStep } from '@iunctus/core';
 import { createStatementComputer } from './statement-computer';
 
 const CHART = aChart('1010 Bank\n4010 Sales\n5000 Cost of sales:\n  5010 Fruit\n6010 Duty');
@@ -19,15 +19,9 @@ const MOVE: ProposalStep = {
 
 const started = () => {
   const compute = createStatementComputer();
-  const { settings } = CHART;
   compute({
     type: 'chart',
-    settings,
-    accounts: recordsOf(CHART),
-    posted: [],
-    merged: [],
-    splits: [],
-    usedValues: [],
+    chart: recordOf(CHART),
     steps: [],
   });
   return { compute, first: compute({ type: 'amounts', amounts: AMOUNTS }) };
@@ -99,7 +93,7 @@ describe('the bench’s worker', () => {
     compute({ type: 'steps', steps: [MOVE] });
     const shown = { code: 'profitAndLoss', depth: 1, zeroLines: true, proposed: false } as const;
     const { statement } = compute({ type: 'shown', shown });
-    const chart = chartFrom(recordsOf(CHART));
+    const chart = CHART;
     const ledger = new Map(
       AMOUNTS.map(([id, balance, change, yearChange]) => [id, { balance, change, yearChange }]),
     );

@@ -1,7 +1,7 @@
 import {
   advance,
   buildStatement,
-  chartFrom,
+  chartOf,
   eachNode,
   emptyChart,
   impactOf,
@@ -54,11 +54,8 @@ const totalsOf = ({ track, rollUp }: State): NonNullable<StatementResult['totals
 
 const next = (state: State, message: StatementMessage): State => {
   switch (message.type) {
-    case 'chart': {
-      const { accounts, steps, type: _type, ...parts } = message;
-      const base = chartFrom(accounts, parts);
-      return { ...state, track: moved(trackOf(base), steps) };
-    }
+    case 'chart':
+      return { ...state, track: moved(trackOf(chartOf(message.chart)), message.steps) };
     case 'amounts': {
       const { amounts } = message;
       return { ...state, amounts, rollUp: rollUpOver(ledgerOf(amounts)) };

@@ -1,15 +1,12 @@
 import type {
-  AccountRecord,
   AmountsTuple,
-  ChartSettings,
+  BookedChartRecord,
   Impact,
-  MergedAccount,
   Minor,
   PendingOpening,
   Period,
   PlannedOpening,
   ProposalStep,
-  Split,
   Statement,
   StatementCode,
   StatementOptions,
@@ -34,12 +31,7 @@ export interface PendingOpenings {
 export type StatementMessage =
   | {
       readonly type: 'chart';
-      readonly settings: ChartSettings;
-      readonly accounts: readonly AccountRecord[];
-      readonly posted: readonly string[];
-      readonly merged: readonly MergedAccount[];
-      readonly splits: readonly Split[];
-      readonly usedValues: readonly string[];
+      readonly chart: BookedChartRecord;
       readonly steps: readonly ProposalStep[];
     }
   | { readonly type: 'amounts'; readonly amounts: readonly AmountsTuple[] }
