@@ -51,6 +51,58 @@ describe('a proposal', () => {
     expect([answer.status, answer.body]).toEqual([409, { code: 'staleProposal' }]);
   });
 
+  describe('sent as what changed', () => {
+    const put = (body: object) =>
+      maren.ask<{ version: number }>('PUT', `/clients/${clientId}/proposal`, {
+        baseRevision: 1,
+        conflicts: [],
+        ...body,
+      });
+    const stepsNow = async () => (await benchChart(maren, clientId)).proposal.steps;
+
+    it('keeps its first steps and has the others after them', async () => {
+      const chart = await benchChart(maren, clientId);
+      const [clay, glaze, kiln] = ['5001', '5002', '6001'].map((number, at) =>
+        aStep(rename(idOf(chart, number), `Name ${at}`)),
+      );
+      await put({ version: 0, steps: [clay, glaze] });
+      expect((await put({ version: 1, keeps: 2, steps: [kiln] })).status).toBe(200);
+      expect(await stepsNow()).toEqual([clay, glaze, kiln]);
+      await put({ version: 2, keeps: 1, steps: [] });
+      expect(await stepsNow()).toEqual([clay]);
+    });
+
+    it('is refused where it follows another version, or keeps more than there is', async () => {
+      const step = aStep(rename(idOf(await benchChart(maren, clientId), '5001'), 'Clay'));
+      await put({ version: 0, steps: [step] });
+      expect((await put({ version: 0, keeps: 1, steps: [] })).body).toEqual({
+        code: 'staleProposal',
+      });
+      expect(await put({ version: 1, keeps: 2, steps: [] })).toMatchObject({
+        status: 400,
+        body: { issues: [{ field: 'keeps', rule: 'counts more than the 1 that are kept' }] },
+      });
+      expect(await stepsNow()).toEqual([step]);
+    });
+  });
+
+  it('leaves what was set aside with its author when the rest is adopted', async () => {
+    const chart = await benchChart(maren, clientId);
+    const [aside, step] = [
+      aStep(rename(idOf(chart, '5001'), 'Clay')),
+      aStep(rename(idOf(chart, '5002'), 'Raw glaze')),
+    ];
+    const conflicts = [{ step: aside, landed: null, refusal: null }];
+    await maren.ask('PUT', `/clients/${clientId}/proposal`, {
+      version: 0,
+      baseRevision: 1,
+      steps: [step],
+      conflicts,
+    });
+    await maren.ask('POST', `/clients/${clientId}/revisions`, { version: 1 });
+    expect((await benchChart(maren, clientId)).proposal).toMatchObject({ steps: [], conflicts });
+  });
+
   it('is gone once adopted', async () => {
     const step = aStep(rename(idOf(await benchChart(maren, clientId), '5001'), 'Stoneware clay'));
     await save(0, step);

@@ -15,6 +15,8 @@ export const ProposalAnswer = v.strictObject({
   baseRevision: Revision,
   steps: v.array(ProposalStepSchema),
   conflicts: v.array(ConflictSchema),
+  /** Whether steps and conflicts are kept just so; not where the chart went on and they were brought to it. */
+  asKept: v.boolean(),
   ...proposalDetails,
   state: ProposalState,
   reviewer: v.nullable(Person),
@@ -136,9 +138,11 @@ export type PostingsAnswer = v.InferOutput<typeof PostingsAnswer>;
 
 const steps = v.pipe(v.array(ProposalStepSchema), v.maxLength(OPERATIONS_LIMIT));
 
+/** Keeps a proposal: its first `keeps` steps as they are kept under `version`, then `steps`. */
 export const SaveProposalRequest = v.strictObject({
   version: Count,
   baseRevision: Revision,
+  keeps: v.optional(Count, 0),
   steps,
   conflicts: v.pipe(v.array(ConflictSchema), v.maxLength(OPERATIONS_LIMIT)),
   name: v.optional(proposalDetails.name, ''),

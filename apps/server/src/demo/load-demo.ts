@@ -91,7 +91,7 @@ const adoptRevisions = async (
     const { chart } = await currentChart(pool, viewer, clientId);
     const batches = [...(index === 0 ? [first] : []), ...gestureSteps(chart, gestures)];
     const steps = batches.map((operations) => ({ id: randomUUID(), operations: [...operations] }));
-    const kept = { baseRevision: index, steps, conflicts: [], name: note, comment: '' };
+    const kept = { keeps: 0, baseRevision: index, steps, conflicts: [], name: note, comment: '' };
     const version = await keepProposal(pool, viewer, { clientId, kept });
     await adopt(pool, viewer, { clientId, request: { version } });
   }
@@ -122,7 +122,7 @@ const loadProposal = async (
     operations: [...operations],
   }));
   const viewer = viewerIn(viewers, author);
-  const kept = { baseRevision: head.revision, steps, conflicts: [], name, comment };
+  const kept = { keeps: 0, baseRevision: head.revision, steps, conflicts: [], name, comment };
   const version = await keepProposal(pool, viewer, { clientId, kept });
   if (handedTo === null) return;
   const request = { reviewerId: viewerIn(viewers, handedTo).userId, version };

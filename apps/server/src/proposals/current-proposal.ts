@@ -12,6 +12,7 @@ const NONE: ProposalAnswer = {
   baseRevision: 0,
   steps: [],
   conflicts: [],
+  asKept: true,
   name: '',
   comment: '',
   state: 'draft',
@@ -28,12 +29,13 @@ export const currentProposal = async (
   const stored = await maybeProposal(on, head, userId);
   if (stored === undefined) return { ...NONE, baseRevision: head.revision };
   const remarks = await manyRemarks(on, head, userId);
-  if (stored.baseRevision === head.revision) return { ...stored, remarks };
+  if (stored.baseRevision === head.revision) return { ...stored, remarks, asKept: true };
   const landed = await manyLandedSince(on, head, stored.baseRevision);
   const { steps, conflicts } = replay(await loadChart(on, head), stored.steps, landed);
   return {
     ...stored,
     remarks,
+    asKept: false,
     baseRevision: head.revision,
     steps: [...steps],
     conflicts: [...stored.conflicts, ...conflicts],

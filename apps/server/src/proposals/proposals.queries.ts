@@ -16,7 +16,7 @@ interface ProposalRow {
 }
 
 /** A proposal as it is kept, remarks apart. */
-export type StoredProposal = Omit<ProposalAnswer, 'remarks'>;
+export type StoredProposal = Omit<ProposalAnswer, 'remarks' | 'asKept'>;
 
 /** A user's pending proposal on a chart. */
 export const maybeProposal = async (
@@ -46,7 +46,7 @@ export const maybeProposal = async (
 export const storeProposal = (
   on: Transaction,
   head: ChartHead,
-  proposal: SaveProposalRequest & { readonly userId: string },
+  proposal: Omit<SaveProposalRequest, 'keeps'> & { readonly userId: string },
 ): Promise<number> =>
   change(on, {
     text: `
@@ -75,14 +75,13 @@ export const storeProposal = (
   });
 
 /**
- * Empties a user's proposal once it is adopted. It counts on, so that a save or an adoption that was under way
+ * Empties a user's proposal once it is adopted; what was set aside stays with its author. It counts on, so that a save or an adoption that was under way
  * finds another version than the one that it names.
  */
 export const emptyProposal = (on: Transaction, head: ChartHead, userId: string): Promise<number> =>
   change(on, {
     text: `
-      UPDATE proposal SET version = version + 1, base_revision = $4, steps = '[]', conflicts = '[]',
-                          name = '', comment = '', state = 'draft', reviewer_id = NULL
+      UPDATE proposal SET version = version + 1, base_revision = $4, steps = '[]', name = '', comment = '', state = 'draft', reviewer_id = NULL
       WHERE practice_id = $1 AND chart_id = $2 AND user_id = $3`,
     values: [head.practiceId, head.id, userId, head.revision],
   });

@@ -17,6 +17,7 @@ import { providePrimeNG } from 'primeng/config';
 import * as benchEffects from './workspace/state/workspace.effects';
 import * as reviewEffects from './workspace/state/review.effects';
 import * as openingEffects from './workspace/state/opening.effects';
+import * as savingEffects from './workspace/state/saving.effects';
 import * as splitEffects from './workspace/state/split.effects';
 import { workspaceFeature } from './workspace/state/workspace.feature';
 import * as clientsEffects from './clients/state/clients.effects';
@@ -62,6 +63,7 @@ export const APP_CONFIG: ApplicationConfig = {
       clientsEffects,
       benchEffects,
       openingEffects,
+      savingEffects,
       splitEffects,
       reviewEffects,
       historyEffects,

@@ -140,7 +140,7 @@ export class ReviewSheetComponent {
   }
 
   protected dismiss({ step }: Conflict): void {
-    this.store.dispatch(WorkspaceActions.conflictDismissed({ stepId: step.id }));
+    this.store.dispatch(WorkspaceActions.conflictSettled({ stepId: step.id, step: null }));
   }
 
   /** Puts the set-aside step on top of what was adopted; a rule may still refuse it. */

@@ -102,6 +102,8 @@ const noticeWords = (notice: Notice): string => {
       return broughtWords(notice);
     case 'merged':
       return 'This proposal was changed in another window; both are now together here.';
+    case 'broughtBack':
+      return 'What you changed here before it could be kept is in the proposal again.';
     case 'readOnly':
       return 'You read, remark and approve here. A bookkeeper of the practice changes the chart.';
     case 'problem':

@@ -22,6 +22,8 @@ export type Notice =
       readonly left: number;
     }
   | { readonly type: 'merged' }
+  /** What this browser kept of an earlier visit is in the proposal again. */
+  | { readonly type: 'broughtBack' }
   /** Somebody who may only read and review wanted to change something. */
   | { readonly type: 'readOnly' }
   | { readonly type: 'problem'; readonly problem: ApiProblem };

@@ -1,5 +1,11 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { BalancesAnswer, BenchChart, ClientAnswer, ClientNature } from '@iunctus/contract';
+import type {
+  BalancesAnswer,
+  BenchChart,
+  ClientAnswer,
+  ClientNature,
+  SaveProposalRequest,
+} from '@iunctus/contract';
 import type { AmountsTuple, PendingOpening, Period, ProposalStep } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 
@@ -14,7 +20,8 @@ export const WorkspaceActions = createActionGroup({
     'Redo Requested': emptyProps(),
     'Operation Dropped': props<{ steps: readonly ProposalStep[] }>(),
     'Proposal Discarded': emptyProps(),
-    'Conflict Dismissed': props<{ stepId: string }>(),
+    /** What was set aside is let go, or, as a step of its own, stands again. */
+    'Conflict Settled': props<{ stepId: string; step: ProposalStep | null }>(),
     'Details Changed': props<{ name: string; comment: string }>(),
     'Hand Over Requested': props<{ reviewerId: string }>(),
     'Withdrawal Requested': emptyProps(),
@@ -31,7 +38,11 @@ export const WorkspaceActions = createActionGroup({
 export const WorkspaceApiActions = createActionGroup({
   source: 'Workspace API',
   events: {
-    'Bench Loaded': props<{ client: ClientAnswer; chart: BenchChart }>(),
+    'Bench Loaded': props<{
+      client: ClientAnswer;
+      chart: BenchChart;
+      kept: readonly SaveProposalRequest[];
+    }>(),
     'Client Changed': props<{ client: ClientAnswer }>(),
     'Client Change Failed': props<{ problem: ApiProblem }>(),
     'Chart Missing': props<{ client: ClientAnswer }>(),
@@ -40,7 +51,8 @@ export const WorkspaceApiActions = createActionGroup({
     'Splits Loaded': props<{ amounts: readonly AmountsTuple[] }>(),
     'Openings Loaded': props<{ openings: readonly PendingOpening[] }>(),
     'Balances Load Failed': props<{ problem: ApiProblem }>(),
-    'Proposal Saved': props<{ version: number; edits: number }>(),
+    'Proposal Saved': props<{ version: number; edits: number; steps: readonly ProposalStep[] }>(),
+    'Save Due Again': emptyProps(),
     'Proposal Save Failed': props<{ problem: ApiProblem }>(),
     'Proposal Overtaken': props<{ client: ClientAnswer; chart: BenchChart }>(),
     'Review Request Failed': props<{ problem: ApiProblem }>(),

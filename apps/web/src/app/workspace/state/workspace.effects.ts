@@ -14,27 +14,32 @@ import {
   withLatestFrom,
   take,
 } from 'rxjs';
-import type { BenchAnswer } from '@iunctus/contract';
+import type { BenchAnswer, SaveProposalRequest } from '@iunctus/contract';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
+import { KeptProposals } from '../model/kept-proposals';
 import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
+import { isSaved } from './proposal-state';
 import { workspaceFeature, type WorkspaceState } from './workspace.feature';
 
-const loadedOrMissing = ({ client, chart }: BenchAnswer) =>
+const loadedOrMissing = ({ client, chart }: BenchAnswer, kept: readonly SaveProposalRequest[]) =>
   chart === null
     ? WorkspaceApiActions.chartMissing({ client })
-    : WorkspaceApiActions.benchLoaded({ client, chart });
+    : WorkspaceApiActions.benchLoaded({ client, chart, kept });
 
 const loadFailed = (error: unknown) =>
   of(WorkspaceApiActions.benchLoadFailed({ problem: problemOf(error) }));
 
-/** Fetches a client's chart and proposal. */
+/** Fetches a client's chart and proposal, and what this browser kept of it. */
 export const loadBench$ = createEffect(
-  (actions$ = inject(Actions), api = inject(ApiService)) =>
+  (actions$ = inject(Actions), api = inject(ApiService), kept = inject(KeptProposals)) =>
     actions$.pipe(
       ofType(WorkspaceActions.clientOpened),
       switchMap(({ clientId }) =>
-        api.ask('bench', { clientId }).pipe(map(loadedOrMissing), catchError(loadFailed)),
+        api.ask('bench', { clientId }).pipe(
+          switchMap(async (bench) => loadedOrMissing(bench, await kept.of(clientId))),
+          catchError(loadFailed),
+        ),
       ),
     ),
   { functional: true },
@@ -66,7 +71,7 @@ export const beginChart$ = createEffect(
         api.ask('beginChart', { clientId }).pipe(
           switchMap(() => api.ask('bench', { clientId })),
           switchMap((bench) => [
-            loadedOrMissing(bench),
+            loadedOrMissing(bench, []),
             ...steps.map((step) => WorkspaceActions.stepProposed({ step })),
           ]),
           catchError(loadFailed),
@@ -95,79 +100,10 @@ export const loadBalances$ = createEffect(
   { functional: true },
 );
 
-const save = (
-  api: ApiService,
-  state: WorkspaceState,
-): Observable<
-  ReturnType<
-    | typeof WorkspaceApiActions.proposalSaved
-    | typeof WorkspaceApiActions.proposalSaveFailed
-    | typeof WorkspaceApiActions.proposalOvertaken
-    | typeof WorkspaceApiActions.chartMissing
-  >
-> => {
-  const { clientId, adopted, proposal } = state;
-  if (clientId === null || adopted === null) return EMPTY;
-  const request = {
-    version: proposal.version,
-    baseRevision: adopted.revision,
-    steps: [...proposal.steps],
-    conflicts: [...proposal.conflicts],
-    name: proposal.name,
-    comment: proposal.comment,
-  };
-  return api.ask('saveProposal', { clientId, body: request }).pipe(
-    map(({ version }) => WorkspaceApiActions.proposalSaved({ version, edits: proposal.edits })),
-    catchError((error: unknown) => {
-      const problem = problemOf(error);
-      if (problem.code !== 'staleProposal')
-        return of(WorkspaceApiActions.proposalSaveFailed({ problem }));
-      return api.ask('bench', { clientId }).pipe(
-        map(({ client, chart }) =>
-          chart === null
-            ? WorkspaceApiActions.chartMissing({ client })
-            : WorkspaceApiActions.proposalOvertaken({ client, chart }),
-        ),
-        catchError((reason: unknown) =>
-          of(WorkspaceApiActions.proposalSaveFailed({ problem: problemOf(reason) })),
-        ),
-      );
-    }),
-  );
-};
-
-/** Stores the proposal after every edit, one save after the other, always the newest state. */
-export const saveProposal$ = createEffect(
-  (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
-    actions$.pipe(
-      ofType(
-        WorkspaceActions.stepProposed,
-        WorkspaceActions.undoRequested,
-        WorkspaceActions.redoRequested,
-        WorkspaceActions.operationDropped,
-        WorkspaceActions.proposalDiscarded,
-        WorkspaceActions.conflictDismissed,
-        WorkspaceActions.detailsChanged,
-        WorkspaceApiActions.takeBackPrepared,
-        WorkspaceApiActions.proposalOvertaken,
-      ),
-      concatMap(() =>
-        of(null).pipe(
-          withLatestFrom(store.select(workspaceFeature.selectWorkspaceState)),
-          filter(([, { proposal }]) => proposal.edits !== proposal.savedEdits),
-          concatMap(([, state]) => save(api, state)),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
 /** The proposal once all of it is kept, or as it is where keeping it failed. */
 const whenKept = (store: Store): Observable<WorkspaceState> =>
   store.select(workspaceFeature.selectWorkspaceState).pipe(
-    filter(
-      ({ proposal }) => proposal.edits === proposal.savedEdits || proposal.saveProblem !== null,
-    ),
+    filter(({ proposal }) => isSaved(proposal) || proposal.saveProblem !== null),
     take(1),
   );
 

@@ -4,7 +4,7 @@ import { aChart } from '@iunctus/core/testing';
 import type { Action } from '@ngrx/store';
 import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
 import { workspaceFeature, type WorkspaceState } from './workspace.feature';
-import { mergeSteps } from './merge-steps';
+import { broughtBack, mergeSteps, requestOf } from './kept-proposal';
 
 const CHART = aChart('1010 Bank\n6010 Wages\n6020 Training');
 
@@ -46,6 +46,7 @@ const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => (
     baseRevision: 3,
     steps: [...steps],
     conflicts: [],
+    asKept: true,
     name: 'Names said plainly',
     comment: '',
     state: 'approved',
@@ -61,18 +62,20 @@ const after = (...actions: readonly Action[]): WorkspaceState =>
     undefined,
   ) as WorkspaceState;
 
-const loaded = WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([]) });
+const openedWith = (steps: readonly ProposalStep[]) =>
+  WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith(steps), kept: [] });
+const loaded = openedWith([]);
 const propose = (step: ProposalStep) => WorkspaceActions.stepProposed({ step });
 
 describe('the bench’s state', () => {
   it('opens with the proposal as kept and the fiscal year to date', () => {
-    const state = after(WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) }));
+    const state = after(openedWith([A]));
     expect(state.proposal.steps).toEqual([A]);
     expect(state.period).toEqual({ first: '2026-07', last: '2026-10' });
   });
 
   it('keeps an approval while only the name changes, and drops it with another step', () => {
-    const start = WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
+    const start = openedWith([A]);
     const renamed = WorkspaceActions.detailsChanged({
       name: 'Pay and courses',
       comment: 'As said.',
@@ -86,7 +89,7 @@ describe('the bench’s state', () => {
   });
 
   it('forgets name and comment with a proposal that is discarded', () => {
-    const start = WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: chartWith([A]) });
+    const start = openedWith([A]);
     const { proposal } = after(start, WorkspaceActions.proposalDiscarded());
     expect(proposal).toMatchObject({ steps: [], name: '', comment: '' });
   });
@@ -146,21 +149,41 @@ describe('the bench’s state', () => {
 
   it('forgets what was undone once something else is proposed', () => {
     const state = after(loaded, propose(A), WorkspaceActions.undoRequested(), propose(B));
-    expect([state.proposal.steps, state.proposal.undone]).toEqual([[B], []]);
+    expect([state.proposal.steps, state.proposal.future]).toEqual([[B], []]);
   });
 
-  it('can take back that everything was discarded', () => {
-    const discarded = after(loaded, propose(A), propose(B), WorkspaceActions.proposalDiscarded());
-    expect(discarded.proposal.steps).toEqual([]);
-    const redo = WorkspaceActions.redoRequested();
-    const back = workspaceFeature.reducer(workspaceFeature.reducer(discarded, redo), redo);
-    expect(back.proposal.steps).toEqual([A, B]);
+  it('takes back in one step that everything was discarded, its name too', () => {
+    const start = openedWith([A]);
+    const discarded = after(start, propose(B), WorkspaceActions.proposalDiscarded());
+    expect([discarded.proposal.steps, discarded.proposal.name]).toEqual([[], '']);
+    const back = workspaceFeature.reducer(discarded, WorkspaceActions.undoRequested());
+    expect([back.proposal.steps, back.proposal.name]).toEqual([[A, B], 'Names said plainly']);
+    const again = workspaceFeature.reducer(back, WorkspaceActions.redoRequested());
+    expect([again.proposal.steps, again.proposal.name]).toEqual([[], '']);
+  });
+
+  it('brings back the one operation that was dropped, not the last one made', () => {
+    const dropped = WorkspaceActions.operationDropped({ steps: [B] });
+    const state = after(loaded, propose(A), propose(B), dropped, WorkspaceActions.undoRequested());
+    expect(state.proposal.steps).toEqual([A, B]);
+  });
+
+  it('leaves a comment that was typed since as it is when an edit is undone', () => {
+    const details = WorkspaceActions.detailsChanged({ name: 'Pay', comment: 'As said.' });
+    const state = after(loaded, propose(A), details, WorkspaceActions.undoRequested());
+    expect(state.proposal).toMatchObject({ steps: [], name: 'Pay', comment: 'As said.' });
+  });
+
+  it('undoes steps of an earlier visit one by one', () => {
+    const undo = WorkspaceActions.undoRequested();
+    expect(after(openedWith([A, B]), undo).proposal.steps).toEqual([A]);
+    expect(after(openedWith([A, B]), undo, undo).proposal.steps).toEqual([]);
   });
 
   it('says that it is saved only once the newest edit is', () => {
     const saving = (...actions: readonly Action[]) =>
       workspaceFeature.selectSaving.projector(after(loaded, ...actions).proposal);
-    const saved = WorkspaceApiActions.proposalSaved({ version: 1, edits: 1 });
+    const saved = WorkspaceApiActions.proposalSaved({ version: 1, edits: 1, steps: [A] });
     expect(saving(propose(A))).toBe('saving');
     expect(saving(propose(A), saved)).toBe('saved');
     expect(saving(propose(A), propose(B), saved)).toBe('saving');
@@ -189,19 +212,89 @@ describe('the bench’s state', () => {
   });
 });
 
+describe('what is sent of a proposal', () => {
+  const sent = (...actions: readonly Action[]) => requestOf(after(...actions).proposal, 3);
+
+  it('is what changed: the steps after those that the server has', () => {
+    expect(sent(openedWith([A, B]), propose(C))).toMatchObject({ keeps: 2, steps: [C] });
+    expect(sent(openedWith([A, B]), WorkspaceActions.undoRequested())).toMatchObject({
+      keeps: 1,
+      steps: [],
+    });
+    const dropped = WorkspaceActions.operationDropped({ steps: [B] });
+    expect(sent(openedWith([A, B]), dropped)).toMatchObject({ keeps: 0, steps: [B] });
+  });
+
+  it('counts from what was saved, also when more was changed while it was on its way', () => {
+    const saved = WorkspaceApiActions.proposalSaved({ version: 2, edits: 1, steps: [A] });
+    const state = after(loaded, propose(A), propose(B), saved);
+    expect(requestOf(state.proposal, 3)).toMatchObject({ version: 2, keeps: 1, steps: [B] });
+    expect(workspaceFeature.selectSaving.projector(state.proposal)).toBe('saving');
+  });
+
+  it('is all of it where the server brought the proposal to a newer chart', () => {
+    const chart = chartWith([A]);
+    const moved = { ...chart, proposal: { ...chart.proposal, asKept: false } };
+    const state = after(
+      WorkspaceApiActions.benchLoaded({ client: CLIENT, chart: moved, kept: [] }),
+    );
+    expect(requestOf(state.proposal, 3)).toMatchObject({ keeps: 0, steps: [A] });
+    expect(workspaceFeature.selectSaving.projector(state.proposal)).toBe('saving');
+  });
+});
+
+describe('what the browser kept', () => {
+  const keptOf = (...actions: readonly Action[]) => requestOf(after(...actions).proposal, 3);
+  const opening = (chart: BenchChart, ...kept: ReturnType<typeof keptOf>[]) =>
+    after(WorkspaceApiActions.benchLoaded({ client: CLIENT, chart, kept }));
+
+  it('stands again as it was left, an undone step included, and is to be saved', () => {
+    const kept = keptOf(openedWith([A, B]), WorkspaceActions.undoRequested(), propose(C));
+    const { proposal, notice } = opening(chartWith([A, B]), kept);
+    expect([proposal.steps, notice]).toEqual([[A, C], { type: 'broughtBack' }]);
+    expect(workspaceFeature.selectSaving.projector(proposal)).toBe('saving');
+  });
+
+  it('comes on top of what another window stored meanwhile', () => {
+    const kept = keptOf(openedWith([A]), propose(C));
+    expect(opening(chartWith([A, B], 2), kept).proposal.steps).toEqual([A, B, C]);
+  });
+
+  it('is not there twice where the server had taken it and only its answer was lost', () => {
+    const kept = keptOf(openedWith([A]), propose(C));
+    expect(opening(chartWith([A, C], 2), kept).proposal.steps).toEqual([A, C]);
+  });
+
+  it('of two windows is put together', () => {
+    const one = keptOf(openedWith([A]), propose(B));
+    const other = keptOf(openedWith([A]), propose(C));
+    expect(broughtBack(chartWith([A]), [one, other]).steps).toEqual([A, B, C]);
+  });
+
+  it('does not overrule what this window has', () => {
+    const state = after(openedWith([A]), propose(B));
+    const again = WorkspaceApiActions.benchLoaded({
+      client: CLIENT,
+      chart: chartWith([A]),
+      kept: [keptOf(openedWith([A]))],
+    });
+    expect(workspaceFeature.reducer(state, again).proposal.steps).toEqual([A, B]);
+  });
+});
+
 describe('two windows on one proposal', () => {
   it('bring both windows’ steps together, the stored ones first', () => {
-    const merged = mergeSteps({ steps: [A, C], savedIds: ['a'] }, chartWith([A, B], 2));
-    expect([merged.version, merged.steps, merged.conflicts]).toEqual([2, [A, B, C], []]);
+    const merged = mergeSteps({ steps: [A, C], savedSteps: [A] }, chartWith([A, B], 2));
+    expect([merged.steps, merged.conflicts]).toEqual([[A, B, C], []]);
   });
 
   it('do not bring back what the other window dropped', () => {
-    expect(mergeSteps({ steps: [A], savedIds: ['a'] }, chartWith([], 2)).steps).toEqual([]);
+    expect(mergeSteps({ steps: [A], savedSteps: [A] }, chartWith([], 2)).steps).toEqual([]);
   });
 
   it('set aside what does not fit together', () => {
     const taken = rename('d', '6020', 'Pay');
-    const merged = mergeSteps({ steps: [taken], savedIds: [] }, chartWith([A], 2));
+    const merged = mergeSteps({ steps: [taken], savedSteps: [] }, chartWith([A], 2));
     expect(merged.steps).toEqual([A]);
     expect(merged.conflicts).toMatchObject([{ step: taken, refusal: { code: 'nameTaken' } }]);
   });

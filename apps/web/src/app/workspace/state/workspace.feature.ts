@@ -4,24 +4,32 @@ import type {
   BenchChart,
   ClientAnswer,
   FormerTitle,
-  Person,
-  ProposalAnswer,
-  Remark,
+  SaveProposalRequest,
   Waiting,
 } from '@iunctus/contract';
 import {
   type AmountsTuple,
   namedPeriod,
   type BookedChartRecord,
-  type Conflict,
   type PendingOpening,
   type Period,
-  type ProposalStep,
 } from '@iunctus/core';
 import type { ApiProblem } from '../../shared/api/problem';
 import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
 import type { Notice } from './notice';
-import { mergeSteps } from './merge-steps';
+import { broughtBack, mergeSteps, requestOf } from './kept-proposal';
+import {
+  changed,
+  described,
+  isSaved,
+  joined,
+  NO_PROPOSAL,
+  received,
+  redone,
+  saved,
+  undone,
+  type ProposalState,
+} from './proposal-state';
 
 /** How far the bench has come. `noChart` is an ordinary state: the client has none yet. */
 export type BenchLoad =
@@ -33,26 +41,6 @@ export interface AdoptedChart {
   readonly revision: number;
   readonly chart: BookedChartRecord;
   readonly former: readonly FormerTitle[];
-}
-
-/** The proposal as it stands in this window. */
-export interface ProposalState {
-  readonly version: number;
-  readonly steps: readonly ProposalStep[];
-  readonly undone: readonly ProposalStep[];
-  readonly conflicts: readonly Conflict[];
-  /** What its author calls it, and says of it. */
-  readonly name: string;
-  readonly comment: string;
-  readonly state: ProposalAnswer['state'];
-  readonly reviewer: Person | null;
-  readonly remarks: readonly Remark[];
-  /** Ids of the steps that the server has. */
-  readonly savedIds: readonly string[];
-  /** Counts edits, to tell whether the last save was of the newest state. */
-  readonly edits: number;
-  readonly savedEdits: number;
-  readonly saveProblem: ApiProblem | null;
 }
 
 export interface WorkspaceState {
@@ -73,28 +61,12 @@ export interface WorkspaceState {
   readonly notice: Notice | null;
 }
 
-const EMPTY: ProposalState = {
-  version: 0,
-  steps: [],
-  undone: [],
-  conflicts: [],
-  name: '',
-  comment: '',
-  state: 'draft',
-  reviewer: null,
-  remarks: [],
-  savedIds: [],
-  edits: 0,
-  savedEdits: 0,
-  saveProblem: null,
-};
-
 const initial: WorkspaceState = {
   load: { status: 'idle' },
   clientId: null,
   client: null,
   adopted: null,
-  proposal: EMPTY,
+  proposal: NO_PROPOSAL,
   waiting: [],
   period: null,
   balances: null,
@@ -114,40 +86,38 @@ const periodOf = (client: ClientAnswer): Period => {
   return namedPeriod('yearToDate', latest, client.fiscalYearStart);
 };
 
-/** With other steps it is a draft again, whoever had it for review. */
-const edited = (proposal: ProposalState, change: Partial<ProposalState>): ProposalState => ({
-  ...proposal,
-  ...(change.steps === undefined ? {} : { state: 'draft', reviewer: null }),
-  ...change,
-  edits: proposal.edits + 1,
-});
+interface Opening {
+  readonly client: ClientAnswer;
+  readonly chart: BenchChart;
+  /** What this browser kept of the proposal. */
+  readonly kept: readonly SaveProposalRequest[];
+}
 
-const opened = (
-  state: WorkspaceState,
-  client: ClientAnswer,
-  chart: BenchChart,
-): WorkspaceState => ({
-  ...state,
-  load: { status: 'ready' },
-  clientId: client.id,
-  client,
-  adopted: adoptedOf(chart),
-  period: state.client?.id === client.id && state.period ? state.period : periodOf(client),
-  adopting: false,
-  waiting: chart.waiting,
-  proposal: {
-    ...EMPTY,
-    version: chart.proposal.version,
-    steps: chart.proposal.steps,
-    conflicts: chart.proposal.conflicts,
-    name: chart.proposal.name,
-    comment: chart.proposal.comment,
-    state: chart.proposal.state,
-    reviewer: chart.proposal.reviewer,
-    remarks: chart.proposal.remarks,
-    savedIds: chart.proposal.steps.map(({ id }) => id),
-  },
-});
+/** What is not with the server: as this window has it, or else as the browser kept it. */
+const unsavedOf = (state: WorkspaceState, { client, kept }: Opening): Opening['kept'] =>
+  state.adopted === null || state.client?.id !== client.id
+    ? kept
+    : isSaved(state.proposal)
+      ? []
+      : [requestOf(state.proposal, state.adopted.revision)];
+
+const opened = (state: WorkspaceState, opening: Opening): WorkspaceState => {
+  const { client, chart } = opening;
+  const unsaved = unsavedOf(state, opening);
+  const proposal = received(chart.proposal);
+  return {
+    ...state,
+    load: { status: 'ready' },
+    clientId: client.id,
+    client,
+    adopted: adoptedOf(chart),
+    period: state.client?.id === client.id && state.period ? state.period : periodOf(client),
+    adopting: false,
+    waiting: chart.waiting,
+    proposal: unsaved.length === 0 ? proposal : joined(proposal, broughtBack(chart, unsaved)),
+    notice: unsaved === opening.kept && unsaved.length > 0 ? { type: 'broughtBack' } : state.notice,
+  };
+};
 
 export const workspaceFeature = createFeature({
   name: 'workspace',
@@ -158,7 +128,7 @@ export const workspaceFeature = createFeature({
       clientId,
       load: { status: 'loading' } as const,
     })),
-    on(WorkspaceApiActions.benchLoaded, (state, { client, chart }) => opened(state, client, chart)),
+    on(WorkspaceApiActions.benchLoaded, (state, opening) => opened(state, opening)),
     on(WorkspaceApiActions.chartMissing, (state, { client }) => ({
       ...state,
       client,
@@ -177,44 +147,27 @@ export const workspaceFeature = createFeature({
     })),
     on(WorkspaceActions.stepProposed, (state, { step }) => ({
       ...state,
-      proposal: edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
+      proposal: changed(state.proposal, { steps: [...state.proposal.steps, step] }),
     })),
-    on(WorkspaceActions.undoRequested, (state) => {
-      const last = state.proposal.steps.at(-1);
-      if (last === undefined) return state;
-      const { steps, undone } = state.proposal;
-      const change = { steps: steps.slice(0, -1), undone: [...undone, last] };
-      return { ...state, proposal: edited(state.proposal, change) };
-    }),
-    on(WorkspaceActions.redoRequested, (state) => {
-      const last = state.proposal.undone.at(-1);
-      if (last === undefined) return state;
-      const { steps, undone } = state.proposal;
-      const change = { steps: [...steps, last], undone: undone.slice(0, -1) };
-      return { ...state, proposal: edited(state.proposal, change) };
-    }),
+    on(WorkspaceActions.undoRequested, (state) => ({ ...state, proposal: undone(state.proposal) })),
+    on(WorkspaceActions.redoRequested, (state) => ({ ...state, proposal: redone(state.proposal) })),
     on(WorkspaceActions.operationDropped, (state, { steps }) => ({
       ...state,
-      proposal: edited(state.proposal, { steps, undone: [] }),
+      proposal: changed(state.proposal, { steps }),
     })),
     on(WorkspaceActions.proposalDiscarded, (state) => ({
       ...state,
-      proposal: edited(state.proposal, {
-        steps: [],
-        undone: [...state.proposal.steps].reverse(),
-        conflicts: [],
-        name: '',
-        comment: '',
-      }),
+      proposal: changed(state.proposal, { steps: [], conflicts: [], name: '', comment: '' }),
     })),
-    on(WorkspaceActions.detailsChanged, (state, { name, comment }) => ({
+    on(WorkspaceActions.detailsChanged, (state, details) => ({
       ...state,
-      proposal: edited(state.proposal, { name, comment }),
+      proposal: described(state.proposal, details),
     })),
-    on(WorkspaceActions.conflictDismissed, (state, { stepId }) => ({
+    on(WorkspaceActions.conflictSettled, (state, { stepId, step }) => ({
       ...state,
-      proposal: edited(state.proposal, {
-        conflicts: state.proposal.conflicts.filter(({ step }) => step.id !== stepId),
+      proposal: changed(state.proposal, {
+        conflicts: state.proposal.conflicts.filter((one) => one.step.id !== stepId),
+        ...(step === null ? {} : { steps: [...state.proposal.steps, step] }),
       }),
     })),
     on(WorkspaceActions.periodChosen, (state, { period }) => ({ ...state, period })),
@@ -237,26 +190,31 @@ export const workspaceFeature = createFeature({
         notice: { type: 'problem', problem } as const,
       }),
     ),
-    on(WorkspaceApiActions.proposalSaved, (state, { version, edits }) => ({
+    on(WorkspaceApiActions.proposalSaved, (state, answer) => ({
       ...state,
-      proposal: {
-        ...state.proposal,
-        version,
-        savedEdits: edits,
-        savedIds: state.proposal.steps.map(({ id }) => id),
-        saveProblem: null,
-      },
+      proposal: saved(state.proposal, answer),
     })),
     on(WorkspaceApiActions.proposalSaveFailed, (state, { problem }) => ({
       ...state,
       proposal: { ...state.proposal, saveProblem: problem },
+    })),
+    on(WorkspaceApiActions.saveDueAgain, (state) => ({
+      ...state,
+      proposal: { ...state.proposal, saveProblem: null },
     })),
     on(WorkspaceApiActions.proposalOvertaken, (state, { client, chart }) => ({
       ...state,
       adopted: adoptedOf(chart),
       client,
       notice: { type: 'merged' } as const,
-      proposal: edited(state.proposal, mergeSteps(state.proposal, chart)),
+      proposal: joined(
+        {
+          ...state.proposal,
+          version: chart.proposal.version,
+          savedSteps: chart.proposal.asKept ? chart.proposal.steps : [],
+        },
+        { ...state.proposal, ...mergeSteps(state.proposal, chart) },
+      ),
     })),
     on(WorkspaceActions.adoptRequested, (state) => ({ ...state, adopting: true })),
     on(WorkspaceApiActions.adopted, (state, { revision, posted }) => ({
@@ -278,7 +236,7 @@ export const workspaceFeature = createFeature({
       proposal:
         step === null
           ? state.proposal
-          : edited(state.proposal, { steps: [...state.proposal.steps, step], undone: [] }),
+          : changed(state.proposal, { steps: [...state.proposal.steps, step] }),
     })),
     on(WorkspaceActions.versionBrought, (state, { name, version, left }) => ({
       ...state,
@@ -296,8 +254,8 @@ export const workspaceFeature = createFeature({
       balances === null ? [] : [...balances.amounts, ...balances.splits, ...pending],
     ),
     selectSteps: createSelector(selectProposal, ({ steps }) => steps),
-    selectSaving: createSelector(selectProposal, ({ edits, savedEdits, saveProblem }) =>
-      saveProblem !== null ? 'failed' : edits === savedEdits ? 'saved' : 'saving',
+    selectSaving: createSelector(selectProposal, (proposal) =>
+      proposal.saveProblem !== null ? 'failed' : isSaved(proposal) ? 'saved' : 'saving',
     ),
     selectRevision: createSelector(selectAdopted, (adopted) => adopted?.revision ?? 0),
   }),
