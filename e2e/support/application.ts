@@ -65,6 +65,14 @@ export class Application {
     this.running = [];
   }
 
+  /** Ends all sessions, as an administrator or the night would. */
+  async endSessions(): Promise<void> {
+    const client = new pg.Client({ connectionString: this.databaseUrl });
+    await client.connect();
+    await client.query('DELETE FROM session');
+    await client.end();
+  }
+
   async stop(): Promise<void> {
     await this.end();
     if (this.servers > 1) await this.proxy.close();

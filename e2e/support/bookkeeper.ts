@@ -61,6 +61,19 @@ export class Bookkeeper {
     return new Bookkeeper(page, this.context, this.application);
   }
 
+  /** Closes the window, waits for what happens meanwhile, and comes back to the same place. */
+  async anotherVisit(meanwhile: () => Promise<void>): Promise<Bookkeeper> {
+    const address = this.page.url();
+    const page = await this.context.newPage();
+    await this.page.close();
+    await meanwhile();
+    const again = new Bookkeeper(page, this.context, this.application);
+    await page.emulateFocusedPage(true);
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.goto(address);
+    return again;
+  }
+
   async close(): Promise<void> {
     await this.context.close();
   }
@@ -109,7 +122,9 @@ export class Bookkeeper {
       const reached = await this.page.evaluate((wanted) => {
         const active = document.activeElement;
         const written =
-          active instanceof HTMLInputElement || active instanceof HTMLSelectElement
+          active instanceof HTMLInputElement ||
+          active instanceof HTMLSelectElement ||
+          active instanceof HTMLTextAreaElement
             ? (active.labels?.[0]?.textContent ?? '')
             : (active?.textContent ?? '');
         return (active?.getAttribute('aria-label') ?? written).trim().startsWith(wanted);

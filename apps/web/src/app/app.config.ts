@@ -1,6 +1,8 @@
 import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import {
   type ApplicationConfig,
+  computed,
+  inject,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
 } from '@angular/core';
@@ -12,7 +14,7 @@ import {
   withRouterConfig,
 } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
-import { provideState, provideStore } from '@ngrx/store';
+import { provideState, provideStore, Store } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
 import * as benchEffects from './workspace/state/workspace.effects';
 import * as reviewEffects from './workspace/state/review.effects';
@@ -28,6 +30,7 @@ import { ROUTES } from './app.routes';
 import * as sessionEffects from './session/state/session.effects';
 import { expiredInterceptor } from './session/state/expired.interceptor';
 import { sessionFeature } from './session/state/session.feature';
+import { KEEPER } from './shared/keeping/kept-by-window';
 import { retryInterceptor } from './shared/api/retry.interceptor';
 import { IUNCTUS_PRESET } from './shared/theme/preset';
 
@@ -43,6 +46,13 @@ export const APP_CONFIG: ApplicationConfig = {
       withPreloading(PreloadAllModules),
       withRouterConfig({ paramsInheritanceStrategy: 'always' }),
     ),
+    {
+      provide: KEEPER,
+      useFactory: () => {
+        const session = inject(Store).selectSignal(sessionFeature.selectSession);
+        return computed(() => session()?.user.id ?? '');
+      },
+    },
     provideStore(
       {},
       {

@@ -131,6 +131,10 @@ export class ChartTreeComponent {
       destroyed.onDestroy(() => observer.disconnect());
       this.focus();
     });
+    const opened = computed(() => this.proposed.ready());
+    effect(() => {
+      if (opened()) untracked(() => void this.editing.bringBack());
+    });
     effect(() => {
       if (this.editing.draft() !== null) untracked(() => this.showEdited());
     });
@@ -213,6 +217,8 @@ export class ChartTreeComponent {
         return this.closeOrLeave();
       case 'edit':
         return this.editing.edit();
+      case 'amend':
+        return this.editing.amend(action.wanted, action.refusal);
       case 'add':
         return this.editing.add(action.as);
       case 'move':

@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { formatAmount, subtract, type Minor } from '@iunctus/core';
+import { ConnectionService } from '../../shared/api/connection.service';
+import { savingWords } from '../../shared/words/saving-words';
 import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { StatementEngine } from '../../workspace/model/statement-engine';
+import { isSaved } from '../../workspace/state/proposal-state';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
 interface Mover {
@@ -119,7 +122,7 @@ export class FootBarComponent {
   protected readonly mayChange = inject(Rights).may('change');
   private readonly store = inject(Store);
   private readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
-  private readonly saving = this.store.selectSignal(workspaceFeature.selectSaving);
+  private readonly trouble = inject(ConnectionService).trouble;
   protected readonly adopting = this.store.selectSignal(workspaceFeature.selectAdopting);
   readonly review = output();
   readonly adopt = output();
@@ -139,9 +142,13 @@ export class FootBarComponent {
     this.engine.impact().totals.some(({ code }) => code === 'netProfit'),
   );
   protected readonly savingWords = computed(() => {
-    if (this.saving() === 'failed') return 'Not kept: the server cannot be reached';
-    if (this.changes() === 0) return '';
-    return this.saving() === 'saved' ? 'Kept' : 'Keeping …';
+    const proposal = this.proposal();
+    if (isSaved(proposal) && this.changes() === 0) return '';
+    return savingWords({
+      saved: isSaved(proposal),
+      problem: proposal.saveProblem,
+      waiting: this.trouble() !== null,
+    });
   });
 
   private mover(words: string, { before, after }: { before: Minor; after: Minor }): Mover {

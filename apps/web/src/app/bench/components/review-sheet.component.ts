@@ -11,6 +11,8 @@ import {
 import { Store } from '@ngrx/store';
 import type { Remark } from '@iunctus/contract';
 import {
+  accountOf,
+  applyAll,
   dropOpening,
   dropOperation,
   isPostable,
@@ -19,6 +21,8 @@ import {
   advance,
   type Chart,
   type Conflict,
+  type ProposalStep,
+  type Refusal,
 } from '@iunctus/core';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { MovedTotalsComponent } from '../../shared/components/moved-totals.component';
@@ -26,6 +30,10 @@ import { callerIn } from '../../shared/words/opening-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ChartView } from '../../workspace/model/chart-view';
+import { Commands } from '../../workspace/model/commands';
+import { Sheets } from '../../workspace/model/sheets';
+import { wantedOf } from '../model/wanted';
 import { StatementEngine } from '../../workspace/model/statement-engine';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
@@ -52,6 +60,9 @@ const LISTED = 300;
 })
 export class ReviewSheetComponent {
   private readonly proposed = inject(ProposedChart);
+  private readonly view = inject(ChartView);
+  private readonly sheets = inject(Sheets);
+  private readonly commands = inject(Commands);
   private readonly engine = inject(StatementEngine);
   private readonly store = inject(Store);
   private readonly injector = inject(Injector);
@@ -145,10 +156,28 @@ export class ReviewSheetComponent {
 
   /** Puts the set-aside step on top of what was adopted; a rule may still refuse it. */
   protected keepMine(conflict: Conflict): void {
-    const { operations, opening = null } = conflict.step;
-    const refusal = this.proposed.propose(operations, { opening });
-    if (refusal === null) this.dismiss(conflict);
-    else this.gone.set(refusalWords(refusal, this.proposed.chart(), this.proposed.base()));
+    const { step } = conflict;
+    const outcome = applyAll(this.proposed.chart(), step.operations);
+    if (outcome.ok)
+      this.store.dispatch(
+        WorkspaceActions.conflictSettled({
+          stepId: step.id,
+          step: { ...step, id: crypto.randomUUID() },
+        }),
+      );
+    else if (!this.amend(step, outcome.refusal))
+      this.gone.set(refusalWords(outcome.refusal, this.proposed.chart(), this.proposed.base()));
+  }
+
+  /** Opens the row of the account with what was wanted of it, where that can be typed; false where it cannot. */
+  private amend({ operations }: ProposalStep, refusal: Refusal): boolean {
+    const id = refusal.accountId;
+    const wanted = wantedOf(operations, id);
+    if (wanted === null || accountOf(this.proposed.chart(), id) === undefined) return false;
+    this.sheets.close();
+    this.view.goTo(id);
+    this.commands.asked.set({ type: 'amend', wanted, refusal });
+    return true;
   }
 
   private words(operation: Parameters<typeof operationWords>[0]): string {

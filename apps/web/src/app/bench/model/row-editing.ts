@@ -1,23 +1,28 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
   formatAmount,
+  hasAccount,
   hasPostings,
   KINDS,
   nodeOf,
   planChild,
   planMain,
   planSibling,
+  suggestNumber,
   type AccountId,
   type AddPlan,
+  type Chart,
   type Refusal,
 } from '@iunctus/core';
 import { reasonWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { Amounts } from '../../workspace/model/amounts';
+import type { Wanted } from '../../workspace/model/tree-action';
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { draftOf, draftOperations, newDraft, type Draft } from './draft';
+import { KeptRows, type KeptRow } from './kept-rows';
 import { roomWords } from './tree-words';
 
 /** The row that is edited or added on the tree, and what is said beside it. */
@@ -26,6 +31,7 @@ export class RowEditing {
   private readonly proposed = inject(ProposedChart);
   private readonly view = inject(ChartView);
   private readonly amounts = inject(Amounts);
+  private readonly kept = inject(KeptRows);
   /** What the editor began with; `null` while no row is edited. */
   readonly draft = signal<Draft | null>(null);
   private readonly typed = signal<Draft | null>(null);
@@ -57,6 +63,13 @@ export class RowEditing {
     if (draft !== null) this.open(draft);
   }
 
+  /** Edits the account at the cursor, begun with what was wanted of it and why that cannot be. */
+  amend(wanted: Wanted, refusal: Refusal): void {
+    this.edit();
+    this.draft.update((draft) => (draft === null ? null : { ...draft, ...wanted }));
+    this.refusal.set(refusal);
+  }
+
   /** Begins a new account beside or under the one at the cursor, or a new main account. */
   add(as: 'sibling' | 'child' | 'main'): void {
     const id = this.view.cursor();
@@ -69,6 +82,19 @@ export class RowEditing {
   noteTyped(draft: Draft): void {
     this.typed.set(draft);
     this.refusal.set(null);
+    const { id, number, name, kind, parentId } = draft;
+    const adding = draft.adding === null ? null : { afterId: draft.adding.afterId };
+    this.kept.keep(this.clientId(), { id, adding, number, name, kind, parentId });
+  }
+
+  /** Opens the row that was half typed when the page was left, if it still has its place. */
+  async bringBack(): Promise<void> {
+    const [row] = await this.kept.of(this.clientId());
+    if (row === undefined || this.draft() !== null) return;
+    const draft = draftFrom(this.proposed.chart(), row);
+    if (draft === null) return this.kept.forget(this.clientId());
+    this.view.goTo(row.adding === null ? row.id : (row.adding.afterId ?? row.parentId ?? ''));
+    this.open(draft);
   }
 
   /** Proposes what the draft says; false when a rule says no, and the row stays open. */
@@ -82,6 +108,7 @@ export class RowEditing {
   }
 
   leave(): void {
+    if (this.draft() !== null) this.kept.forget(this.clientId());
     this.draft.set(null);
     this.typed.set(null);
     this.refusal.set(null);
@@ -96,6 +123,10 @@ export class RowEditing {
   private open(draft: Draft): void {
     this.typed.set(null);
     this.draft.set(draft);
+  }
+
+  private clientId(): string {
+    return this.proposed.client()?.id ?? '';
   }
 
   private mainPlan(): AddPlan {
@@ -120,3 +151,20 @@ export class RowEditing {
     return `${amount} of this period moves from ${landingWords(node.account.kind)}, and its whole history with it. `;
   }
 }
+
+const isThere = (chart: Chart, id: AccountId | null): boolean =>
+  id === null || hasAccount(chart, id);
+
+/** A half-typed row as a draft; `null` where its account, or the place it was to take, is gone. */
+const draftFrom = (chart: Chart, { adding, ...typed }: KeptRow): Draft | null => {
+  const { id, kind, parentId } = typed;
+  if (adding === null) {
+    const draft = draftOf(chart, id);
+    return draft === null || !isThere(chart, parentId) ? null : { ...draft, ...typed };
+  }
+  if (hasAccount(chart, id) || !isThere(chart, parentId) || !isThere(chart, adding.afterId))
+    return null;
+  const { afterId } = adding;
+  const number = suggestNumber(chart, { parentId, afterId, kind });
+  return { ...typed, adding: { afterId, number }, inferred: null };
+};

@@ -1,5 +1,6 @@
 import { toSignal } from '@angular/core/rxjs-interop';
-import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import { computed, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import { LIMITS } from '@iunctus/exchange/reading';
 import type {
   AccountId,
   ColumnReading,
@@ -15,6 +16,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ApiService } from '../../shared/api/api.service';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
+import { KeptImports, KeptLists, plainDecisions, type KeptDecisions } from './kept-imports';
 import { knownFrom, typesAsKnown, usesAsKnown } from './known-lists';
 
 const NO_COLUMNS: ColumnReading = { headingLine: null, headings: [], uses: [] };
@@ -31,9 +33,14 @@ export class ImportDraft {
   private readonly engine = inject(ImportEngine);
   private readonly api = inject(ApiService);
   private readonly client = inject(ProposedChart).client;
+  private readonly keptLists = inject(KeptLists);
+  private readonly keptDecisions = inject(KeptImports);
+  /** Decisions of an earlier visit, for the list that is being opened again. */
+  private returning: KeptDecisions | null = null;
   readonly sheet = linkedSignal({
     source: () => this.engine.file(),
     computation: (file) => {
+      if (this.returning !== null) return this.returning.sheet;
       const counts = file?.sheets.map(({ count }) => count) ?? [];
       return Math.max(0, counts.findIndex((count) => count > 1));
     },
@@ -48,17 +55,33 @@ export class ImportDraft {
   private readonly anew = <T>(value: () => T) =>
     linkedSignal<unknown, T>({ source: () => this.seen(), computation: value });
 
+  /** Decisions that come back with the list: those of the sheet on which they were made. */
+  private again(): KeptDecisions | null {
+    const { returning } = this;
+    return returning !== null && returning.sheet === this.sheet() ? returning : null;
+  }
+
   readonly columns = this.anew<ColumnReading>(() => {
     const seen = this.seen();
-    return seen === null ? NO_COLUMNS : usesAsKnown(seen.columns, this.known());
+    if (seen === null) return NO_COLUMNS;
+    return this.again()?.columns ?? usesAsKnown(seen.columns, this.known());
   });
-  readonly treeSource = this.anew<TreeSource | null>(() => null);
-  private readonly mended = this.anew<ReadonlyMap<number, Mended>>(() => new Map());
-  private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() =>
-    typesAsKnown(this.seen()?.columns ?? NO_COLUMNS, this.known(), this.client()?.id),
+  readonly treeSource = this.anew<TreeSource | null>(() => this.again()?.treeSource ?? null);
+  private readonly mended = this.anew<ReadonlyMap<number, Mended>>(
+    () => new Map(this.again()?.mended),
   );
-  private readonly answers = this.anew<ReadonlyMap<number, ImportAnswer>>(() => new Map());
-  private readonly fates = this.anew<ReadonlyMap<AccountId, Fate>>(() => new Map());
+  private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() => {
+    const again = this.again();
+    return again === null
+      ? typesAsKnown(this.seen()?.columns ?? NO_COLUMNS, this.known(), this.client()?.id)
+      : new Map(again.types);
+  });
+  private readonly answers = this.anew<ReadonlyMap<number, ImportAnswer>>(
+    () => new Map(this.again()?.answers),
+  );
+  private readonly fates = this.anew<ReadonlyMap<AccountId, Fate>>(
+    () => new Map(this.again()?.fates),
+  );
   /** How the list that was opened is called. */
   readonly name = signal('');
 
@@ -70,6 +93,44 @@ export class ImportDraft {
     answers: this.answers(),
     fates: this.fates(),
   }));
+
+  constructor() {
+    // Whatever is decided outlasts a reload.
+    effect(() => {
+      const [client, seen, decisions] = [this.client(), this.seen(), this.decisions()];
+      const about = { name: this.name(), sheet: this.sheet() };
+      if (client !== null && seen !== null)
+        this.keptDecisions.keep(client.id, plainDecisions(decisions, about));
+    });
+  }
+
+  /** Opens a list; nothing is decided about it yet. */
+  async open(name: string, list: Blob): Promise<void> {
+    this.returning = null;
+    this.name.set(name);
+    const client = this.client();
+    if (client !== null && list.size <= LIMITS.bytes)
+      this.keptLists.keep(client.id, { bytes: new Uint8Array(await list.arrayBuffer()) });
+    await this.engine.read(list);
+  }
+
+  /** Opens the list that was open when the page was left, with what was decided about it. */
+  async bringBack(clientId: string): Promise<void> {
+    const [list] = await this.keptLists.of(clientId);
+    const [decided] = await this.keptDecisions.of(clientId);
+    if (list === undefined || this.engine.file() !== null) return;
+    this.returning = decided ?? null;
+    this.name.set(decided?.name ?? '');
+    await this.engine.read(new Blob([list.bytes as BlobPart]));
+  }
+
+  /** Lets the list go. */
+  close(): void {
+    const client = this.client();
+    if (client === null) return;
+    this.keptLists.forget(client.id);
+    this.keptDecisions.forget(client.id);
+  }
 
   /** What was put into a cell; `undefined` where it is as it came. */
   mendedCell(line: number, use: ColumnUse): string | undefined {

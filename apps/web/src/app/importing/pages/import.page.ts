@@ -180,6 +180,11 @@ export class ImportPage {
   });
 
   constructor() {
+    const clientId = computed(() => this.proposed.client()?.id ?? null);
+    effect(() => {
+      const id = clientId();
+      if (id !== null) void this.draft.bringBack(id);
+    });
     effect((onCleanup) => {
       const client = this.proposed.client();
       if (client === null || this.draft.seen() === null || this.busyLoading()) return;
@@ -203,8 +208,7 @@ export class ImportPage {
 
   protected async open({ name, blob }: ChosenSource): Promise<void> {
     this.refusal.set(null);
-    this.draft.name.set(name);
-    await this.engine.read(blob);
+    await this.draft.open(name, blob);
   }
 
   protected chooseTree(event: Event): void {
@@ -289,6 +293,7 @@ export class ImportPage {
       this.refusal.set(this.proposed.propose(operations, { opening }));
       if (this.refusal() !== null) return;
     }
+    this.draft.close();
     void this.router.navigate(['/clients', client.id, 'chart']);
   } // prettier-ignore
 }

@@ -17,6 +17,7 @@ import { FocusFirstDirective } from '../../shared/components/focus-first.directi
 import { outlineProblemWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { UnderstoodListComponent } from '../components/understood-list.component';
+import { KeptOutlines } from '../model/kept-outlines';
 import { OutlineEngine } from '../model/outline-engine';
 
 /** How long typing must rest before it is read, in milliseconds. */
@@ -36,6 +37,7 @@ export class OutlinePage {
   protected readonly engine = inject(OutlineEngine);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  private readonly kept = inject(KeptOutlines);
   protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
 
   protected readonly text = signal('');
@@ -64,7 +66,27 @@ export class OutlinePage {
     return `${accounts}; ${wrong} ${wrong === 1 ? 'line' : 'lines'} would be left out.${why}`;
   });
 
+  /** What was typed here before and not proposed is there again. */
+  private async bringBack(clientId: string): Promise<void> {
+    const [found] = await this.kept.of(clientId);
+    if (found === undefined || this.text() !== '') return;
+    this.text.set(found.text);
+    this.under.set(found.under);
+  }
+
+  private keep(): void {
+    const clientId = this.proposed.client()?.id;
+    if (clientId === undefined) return;
+    if (this.text().trim() === '') this.kept.forget(clientId);
+    else this.kept.keep(clientId, { text: this.text(), under: this.under() });
+  }
+
   constructor() {
+    const clientId = computed(() => this.proposed.client()?.id ?? null);
+    effect(() => {
+      const id = clientId();
+      if (id !== null) void this.bringBack(id);
+    });
     effect((onCleanup) => {
       const [chart, text, under] = [this.proposed.chart(), this.text(), this.under()];
       const timer = setTimeout(() => this.engine.ask(chart, text, under), REST);
@@ -75,6 +97,7 @@ export class OutlinePage {
   protected take(event: Event): void {
     this.refusal.set(null);
     this.text.set((event.target as HTMLTextAreaElement).value);
+    this.keep();
   }
 
   protected follow(event: Event): void {
@@ -89,6 +112,7 @@ export class OutlinePage {
     if (event.key !== 'Tab' || event.ctrlKey || event.altKey) return;
     this.handle(event, () => indent(field, event.shiftKey));
     this.text.set(field.value);
+    this.keep();
   } // prettier-ignore
 
   private handle(event: KeyboardEvent, work: () => void): void {
@@ -108,6 +132,7 @@ export class OutlinePage {
       this.refusal.set(this.proposed.propose(operations));
       if (this.refusal() !== null) return;
     }
+    this.kept.forget(client.id);
     void this.router.navigate(['/clients', client.id, 'chart']);
   }
 }

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { RouterLink } from '@angular/router';
-import { Popover } from 'primeng/popover';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { PopoverDirective } from '../../shared/components/popover.directive';
+import { Keepsakes } from '../../shared/keeping/keepsakes.service';
 import { ThemeService } from '../../shared/theme/theme.service';
 import { SessionPageActions } from '../state/session.actions';
 import { sessionFeature } from '../state/session.feature';
@@ -10,19 +12,19 @@ import { sessionFeature } from '../state/session.feature';
 @Component({
   selector: 'iu-user-menu',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Popover, RouterLink],
+  imports: [FocusFirstDirective, PopoverDirective, RouterLink],
   template: `
     @if (session(); as found) {
       <button
+        #anchor
         class="round"
         type="button"
-        aria-haspopup="menu"
+        popovertarget="user-panel"
         [attr.aria-label]="found.user.name"
-        (click)="panel.toggle($event)"
       >
         {{ initials() }}
       </button>
-      <p-popover #panel>
+      <div id="user-panel" [iuPopover]="anchor" role="dialog" [attr.aria-label]="found.user.name">
         <div class="panel">
           <p>
             <strong>{{ found.user.name }}</strong><br /><span class="muted">{{
@@ -33,9 +35,22 @@ import { sessionFeature } from '../state/session.feature';
           <button class="button quiet" type="button" (click)="theme.toggle()">
             {{ theme.dark() ? 'Light paper' : 'Dark paper' }}
           </button>
-          <button class="button quiet" type="button" (click)="signOut()">Sign out</button>
+          @if (kept() > 0) {
+            <p role="alert">
+              Not all that was typed here is with the server yet. It can stay in this browser until
+              you sign in here again.
+            </p>
+            <button class="button" type="button" iuFocusFirst (click)="leave()">
+              Sign out and keep it here
+            </button>
+            <button class="button quiet" type="button" (click)="discardAndLeave()">
+              Sign out and discard it
+            </button>
+          } @else {
+            <button class="button quiet" type="button" (click)="signOut()">Sign out</button>
+          }
         </div>
-      </p-popover>
+      </div>
     }
   `,
   styles: `
@@ -53,6 +68,7 @@ import { sessionFeature } from '../state/session.feature';
       display: grid;
       gap: 4px;
       min-width: 190px;
+      max-width: 300px;
     }
     .panel p {
       padding: 4px 13px 8px;
@@ -61,6 +77,7 @@ import { sessionFeature } from '../state/session.feature';
 })
 export class UserMenuComponent {
   private readonly store = inject(Store);
+  private readonly keepsakes = inject(Keepsakes);
   protected readonly theme = inject(ThemeService);
   protected readonly session = this.store.selectSignal(sessionFeature.selectSession);
   protected readonly initials = computed(() =>
@@ -71,7 +88,24 @@ export class UserMenuComponent {
       .slice(0, 2),
   );
 
-  protected signOut(): void {
+  /** How many things are kept in this browser alone; asked when signing out. */
+  protected readonly kept = signal(0);
+
+  protected async signOut(): Promise<void> {
+    this.kept.set((await this.keptKeys()).length);
+    if (this.kept() === 0) this.leave();
+  }
+
+  protected leave(): void {
     this.store.dispatch(SessionPageActions.signOutRequested());
+  }
+
+  protected async discardAndLeave(): Promise<void> {
+    for (const key of await this.keptKeys()) await this.keepsakes.remove(key);
+    this.leave();
+  }
+
+  private keptKeys(): Promise<readonly string[]> {
+    return this.keepsakes.keys(`${this.session()?.user.id ?? ''}/`);
   }
 }

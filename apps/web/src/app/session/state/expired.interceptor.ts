@@ -11,7 +11,8 @@ export const expiredInterceptor: HttpInterceptorFn = (request, next) => {
   return next(request).pipe(
     tap({
       error: (error: unknown) => {
-        if (problemOf(error).code === 'notSignedIn') store.dispatch(SessionApiActions.signedOut());
+        if (problemOf(error).code === 'notSignedIn')
+          store.dispatch(SessionApiActions.sessionLost());
       },
     }),
   );

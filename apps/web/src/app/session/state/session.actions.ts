@@ -18,5 +18,7 @@ export const SessionApiActions = createActionGroup({
     'Signed In': props<{ session: SessionAnswer }>(),
     'Sign In Failed': props<{ problem: ApiProblem }>(),
     'Signed Out': emptyProps(),
+    /** The server knows the session no more: it ended elsewhere, or of itself. */
+    'Session Lost': emptyProps(),
   },
 });

@@ -5,6 +5,7 @@ import { catchError, exhaustMap, map, of, tap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
 import { SessionApiActions, SessionPageActions } from './session.actions';
+import { signInFor, wantedFrom } from './wanted-place';
 
 /** Checks a sign-in with the server. */
 export const signIn$ = createEffect(
@@ -55,14 +56,24 @@ export const signOut$ = createEffect(
   { functional: true },
 );
 
-/** Goes on to the clients, or back to the sign-in. */
+/** Goes on to where one wanted to go, or to the clients. */
 export const goOn$ = createEffect(
   (actions$ = inject(Actions), router = inject(Router)) =>
     actions$.pipe(
-      ofType(SessionApiActions.signedIn, SessionApiActions.signedOut),
+      ofType(SessionApiActions.signedIn),
+      tap(() => void router.navigateByUrl(wantedFrom(router.url))),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** Goes to the sign-in; from a session that was lost one comes back to where one was. */
+export const leave$ = createEffect(
+  (actions$ = inject(Actions), router = inject(Router)) =>
+    actions$.pipe(
+      ofType(SessionApiActions.signedOut, SessionApiActions.sessionLost),
       tap(({ type }) => {
-        const to = type === SessionApiActions.signedIn.type ? '/clients' : '/sign-in';
-        void router.navigateByUrl(to);
+        const lost = type === SessionApiActions.sessionLost.type;
+        void router.navigateByUrl(lost ? signInFor(router, router.url) : '/sign-in');
       }),
     ),
   { functional: true, dispatch: false },

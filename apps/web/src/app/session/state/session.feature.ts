@@ -27,6 +27,6 @@ export const sessionFeature = createFeature({
       ...state,
       signIn: failed(problem),
     })),
-    on(SessionApiActions.signedOut, () => initial),
+    on(SessionApiActions.signedOut, SessionApiActions.sessionLost, () => initial),
   ),
 });

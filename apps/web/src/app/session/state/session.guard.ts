@@ -6,11 +6,12 @@ import { catchError, map, of, switchMap, take } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { SessionApiActions } from './session.actions';
 import { sessionFeature } from './session.feature';
+import { signInFor } from './wanted-place';
 
 /** Lets in whom `admits` lets in, asking the server once who it is; others go to the sign-in or to what is theirs. */
 const guard =
   (admits: (session: SessionAnswer) => true | string): CanActivateFn =>
-  () => {
+  (_route, { url }) => {
     const [store, api, router] = [inject(Store), inject(ApiService), inject(Router)];
     const admitted = (session: SessionAnswer): true | UrlTree => {
       const way = admits(session);
@@ -22,11 +23,11 @@ const guard =
         if (known !== null) return of(admitted(known));
         return api.ask('session', {}).pipe(
           map((session) => {
-            if (session === null) return router.parseUrl('/sign-in');
+            if (session === null) return signInFor(router, url);
             store.dispatch(SessionApiActions.sessionFound({ session }));
             return admitted(session);
           }),
-          catchError(() => of(router.parseUrl('/sign-in'))),
+          catchError(() => of(signInFor(router, url))),
         );
       }),
     );

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
-import { Popover } from 'primeng/popover';
+import { PopoverDirective } from '../../shared/components/popover.directive';
 import { PERIOD_WORDS, shortPeriod } from '../../shared/words/period-words';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { workspaceFeature } from '../state/workspace.feature';
@@ -11,19 +11,29 @@ import { workspaceFeature } from '../state/workspace.feature';
 @Component({
   selector: 'iu-period-choice',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, Popover],
+  imports: [FormsModule, PopoverDirective],
   template: `
     @if (period(); as chosen) {
-      <button class="button" type="button" aria-haspopup="dialog" (click)="panel.toggle($event)">
+      <button #anchor class="button" type="button" popovertarget="period-panel">
         {{ words() }} <span aria-hidden="true">▾</span>
       </button>
-      <p-popover #panel>
-        <div class="panel" role="dialog" aria-label="Period">
+      <div
+        id="period-panel"
+        [iuPopover]="anchor"
+        #panel="iuPopover"
+        role="dialog"
+        aria-label="Period"
+      >
+        <div class="panel">
           @for (named of choices(); track named.name) {
             <button
               type="button"
               class="choice"
-              [class.on]="named.period.first === chosen.first && named.period.last === chosen.last"
+              [attr.aria-current]="
+                named.period.first === chosen.first && named.period.last === chosen.last
+                  ? true
+                  : null
+              "
               (click)="choose(named.name); panel.hide()"
             >
               <span>{{ named.words }}</span>
@@ -55,7 +65,7 @@ import { workspaceFeature } from '../state/workspace.feature';
             <p class="wrong" role="alert">Choose a first month that is not after the last.</p>
           }
         </div>
-      </p-popover>
+      </div>
     }
   `,
   styles: `
@@ -77,7 +87,7 @@ import { workspaceFeature } from '../state/workspace.feature';
       cursor: pointer;
     }
     .choice:hover,
-    .choice.on {
+    .choice[aria-current] {
       background: var(--plum-wash);
     }
     small {

@@ -51,6 +51,9 @@ export class ProposedChart {
   readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   readonly client = this.store.selectSignal(workspaceFeature.selectClient);
 
+  /** Whether the chart of the client that is open is there. */
+  readonly ready = computed(() => this.adopted() !== null);
+
   /** Numbers and names of before, newest first. */
   readonly former = computed(() => this.adopted()?.former ?? []);
 

@@ -1,11 +1,21 @@
-import type { Direction } from '@iunctus/core';
+import type { AccountId, Direction, KindCode, Refusal } from '@iunctus/core';
 import type { SheetName } from './sheets';
+
+/** What an account's row is to hold. */
+export interface Wanted {
+  readonly number?: string;
+  readonly name?: string;
+  readonly kind?: KindCode;
+  readonly parentId?: AccountId | null;
+}
 
 /** What a key on the tree asks for. */
 export type TreeAction =
   | { readonly type: 'step'; readonly rows: number }
   | { readonly type: 'edge'; readonly last: boolean }
   | { readonly type: 'open' | 'close' | 'edit' | 'remove' | 'duplicate' }
+  /** Edits the account at the cursor, begun with what was wanted and why it cannot be so. */
+  | { readonly type: 'amend'; readonly wanted: Wanted; readonly refusal: Refusal }
   | { readonly type: 'mark'; readonly rows: number }
   | { readonly type: 'letGo' }
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }

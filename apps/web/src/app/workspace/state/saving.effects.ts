@@ -19,7 +19,8 @@ import {
 } from 'rxjs';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { problemOf } from '../../shared/api/problem';
+import { passes } from '../../shared/words/saving-words';
 import { KeptProposals } from '../model/kept-proposals';
 import { requestOf } from './kept-proposal';
 import { isSaved } from './proposal-state';
@@ -91,10 +92,6 @@ export const saveProposal$ = createEffect(
 
 /** How long after a failed save it is tried again, in milliseconds. */
 const AGAIN_AFTER = 5000;
-
-/** Problems that pass: the same save may well be taken later. */
-const passes = ({ code }: ApiProblem): boolean =>
-  ['unreachable', 'unreadable', 'unavailable', 'busy', 'tookTooLong', 'failed'].includes(code);
 
 /** Tries again by itself, and at once when the network is back. */
 export const saveAgain$ = createEffect(

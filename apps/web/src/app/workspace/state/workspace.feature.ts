@@ -14,6 +14,7 @@ import {
   type PendingOpening,
   type Period,
 } from '@iunctus/core';
+import { SessionApiActions } from '../../session/state/session.actions';
 import type { ApiProblem } from '../../shared/api/problem';
 import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
 import type { Notice } from './notice';
@@ -128,6 +129,7 @@ export const workspaceFeature = createFeature({
       clientId,
       load: { status: 'loading' } as const,
     })),
+    on(SessionApiActions.signedOut, SessionApiActions.sessionLost, () => initial),
     on(WorkspaceApiActions.benchLoaded, (state, opening) => opened(state, opening)),
     on(WorkspaceApiActions.chartMissing, (state, { client }) => ({
       ...state,
