@@ -33,6 +33,38 @@ describe('clients', () => {
     ]);
   });
 
+  describe('are changed', () => {
+    const { currency, ...DETAILS } = { ...NEW, name: 'Alder Quay Sails' };
+    let id: string;
+    beforeAll(async () => {
+      id = (await maren.ask<{ id: string }>('POST', '/clients', { ...DETAILS, currency })).body.id;
+    });
+    const change = (more: object) => maren.ask('PUT', `/clients/${id}`, { ...DETAILS, ...more });
+
+    it('in name, form, trade, country and year; the currency of the books stays', async () => {
+      const wanted = { name: 'Alder Quay', legalForm: 'partnership', industry: null, country: 'GB', fiscalYearStart: 4 }; // prettier-ignore
+      expect(await change(wanted)).toMatchObject({
+        status: 200,
+        body: { ...wanted, currency: 'USD' },
+      });
+      expect((await change({ currency: 'GBP' })).status).toBe(400);
+    });
+
+    it('but for a name that another client bears', async () => {
+      const answer = await change({ name: 'Tern Street Ceramics' });
+      expect([answer.status, answer.body]).toEqual([422, { code: 'nameTaken' }]);
+    });
+
+    it('by being put away and brought back, and keep everything meanwhile', async () => {
+      const away = await maren.ask<{ putAwayAt: string }>('POST', `/clients/${id}/put-away`, {});
+      expect(Date.parse(away.body.putAwayAt)).toBeGreaterThan(0);
+      expect((await maren.ask('POST', `/clients/${id}/put-away`, {})).body).toEqual(away.body);
+      expect((await maren.ask('GET', `/clients/${id}/bench`)).status).toBe(200);
+      const back = await maren.ask('POST', `/clients/${id}/bring-back`, {});
+      expect(back.body).toMatchObject({ putAwayAt: null });
+    });
+  });
+
   it('are added without a chart, which is no error', async () => {
     const { status, body } = await maren.ask<{ id: string }>('POST', '/clients', NEW);
     expect([status, body]).toMatchObject([200, { ...NEW, chart: null }]);

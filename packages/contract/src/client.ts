@@ -23,6 +23,16 @@ export type ClientNature = v.InferOutput<typeof ClientNature>;
 export const NewClientRequest = v.strictObject(details);
 export type NewClientRequest = v.InferOutput<typeof NewClientRequest>;
 
+/** What a client is called and is, said anew; its currency stays, for its books are kept in it. */
+export const ClientChange = v.strictObject({
+  name: details.name,
+  legalForm: details.legalForm,
+  industry: details.industry,
+  country: details.country,
+  fiscalYearStart: details.fiscalYearStart,
+});
+export type ClientChange = v.InferOutput<typeof ClientChange>;
+
 /** What is known of a client's chart; `revision` 0 means that nothing was adopted yet. */
 export const ChartSummary = v.strictObject({
   accounts: v.number(),
@@ -42,6 +52,8 @@ export const ClientAnswer = v.strictObject({
   toReview: v.number(),
   /** The newest month with postings. */
   latestMonth: v.nullable(MonthText),
+  /** Since when it is put away; `null` for a client that is worked on. */
+  putAwayAt: v.nullable(Moment),
 });
 export type ClientAnswer = v.InferOutput<typeof ClientAnswer>;
 

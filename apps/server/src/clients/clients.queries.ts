@@ -1,4 +1,4 @@
-import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/contract';
+import type { ClientAnswer, ClientChange, ClientNature, NewClientRequest } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import { change, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
@@ -18,6 +18,7 @@ interface ClientRow {
   readonly pending: number;
   readonly to_review: number;
   readonly latest_month: string | null;
+  readonly put_away_at: Date | null;
 }
 
 const answerOf = (row: ClientRow): ClientAnswer => ({
@@ -40,6 +41,7 @@ const answerOf = (row: ClientRow): ClientAnswer => ({
   pending: row.pending,
   toReview: row.to_review,
   latestMonth: row.latest_month,
+  putAwayAt: row.put_away_at?.toISOString() ?? null,
 });
 
 /** The practice's clients by name, or the one asked for, each with what its chart has come to. */
@@ -51,7 +53,7 @@ export const manyClients = async (
   const rows = await many<ClientRow>(on, {
     text: `
       SELECT client.id, client.name, client.legal_form, client.industry, client.country,
-             client.currency, client.fiscal_year_start,
+             client.currency, client.fiscal_year_start, client.put_away_at,
              (SELECT count(*)::int FROM account
               WHERE account.chart_id = chart.id AND account.merged_into IS NULL) AS accounts,
              chart.revision, revision.adopted_at, app_user.name AS adopted_by,
@@ -112,4 +114,36 @@ export const updateNature = (
       UPDATE client SET legal_form = $3, industry = $4, country = $5
       WHERE practice_id = $1 AND id = $2`,
     values: [client.practiceId, client.id, client.legalForm, client.industry, client.country],
+  });
+
+/** Changes what a client is called and is. */
+export const updateClient = (
+  on: Transaction,
+  client: ClientChange & { readonly id: string; readonly practiceId: string },
+): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE client SET name = $3, legal_form = $4, industry = $5, country = $6, fiscal_year_start = $7
+      WHERE practice_id = $1 AND id = $2`,
+    values: [
+      client.practiceId,
+      client.id,
+      client.name,
+      client.legalForm,
+      client.industry,
+      client.country,
+      client.fiscalYearStart,
+    ],
+  });
+
+/** Puts a client away, or brings it back. A client that is away stays so since when it was put there. */
+export const updatePutAway = (
+  on: Transaction,
+  client: { readonly id: string; readonly practiceId: string; readonly away: boolean },
+): Promise<number> =>
+  change(on, {
+    text: `
+      UPDATE client SET put_away_at = CASE WHEN $3 THEN coalesce(put_away_at, now()) END
+      WHERE practice_id = $1 AND id = $2`,
+    values: [client.practiceId, client.id, client.away],
   });

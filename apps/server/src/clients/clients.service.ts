@@ -1,10 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import type { ClientAnswer, ClientNature, NewClientRequest } from '@iunctus/contract';
+import type { ClientAnswer, ClientChange, ClientNature, NewClientRequest } from '@iunctus/contract';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { problem } from '../problems/problem';
-import { insertClient, manyClients, updateNature } from './clients.queries';
+import {
+  insertClient,
+  manyClients,
+  updateClient,
+  updateNature,
+  updatePutAway,
+} from './clients.queries';
 
 /** All clients of the viewer's practice. */
 export const listClients = (pool: pg.Pool, viewer: Viewer): Promise<ClientAnswer[]> =>
@@ -41,5 +47,29 @@ export const changeNature = (
   inTransactionOn(pool, async (transaction) => {
     const { id } = await clientOf(transaction, viewer, asked.clientId);
     await updateNature(transaction, { ...asked.nature, id, practiceId: viewer.practiceId });
+    return clientOf(transaction, viewer, id);
+  });
+
+/** Says anew what a client is called and is. Refuses a name that another client bears. */
+export const changeClient = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly request: ClientChange },
+): Promise<ClientAnswer> =>
+  inTransactionOn(pool, async (transaction) => {
+    const { id } = await clientOf(transaction, viewer, asked.clientId);
+    await updateClient(transaction, { ...asked.request, id, practiceId: viewer.practiceId });
+    return clientOf(transaction, viewer, id);
+  });
+
+/** Puts a client away, or brings it back; it keeps everything. */
+export const putAway = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  asked: { readonly clientId: string; readonly away: boolean },
+): Promise<ClientAnswer> =>
+  inTransactionOn(pool, async (transaction) => {
+    const { id } = await clientOf(transaction, viewer, asked.clientId);
+    await updatePutAway(transaction, { id, practiceId: viewer.practiceId, away: asked.away });
     return clientOf(transaction, viewer, id);
   });

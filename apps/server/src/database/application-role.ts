@@ -11,7 +11,8 @@ const RIGHTS: Readonly<Record<string, string>> = {
   session: 'INSERT, DELETE, UPDATE (used_at)',
   invitation: 'INSERT, UPDATE, DELETE',
   sign_in_try: 'INSERT, UPDATE, DELETE',
-  client: 'INSERT, UPDATE (name, legal_form, industry, country, currency, fiscal_year_start)',
+  client:
+    'INSERT, UPDATE (name, legal_form, industry, country, currency, fiscal_year_start, put_away_at)',
   chart: 'INSERT, UPDATE (revision, plan, numbered, unique_names, dimensions)',
   account:
     'INSERT, DELETE, UPDATE (parent_id, position, number, name, short_label, guidance, notes, role, kind, retired_on, system_use, settings, merged_into)',

@@ -58,10 +58,13 @@ export interface Tools {
   readonly pool: pg.Pool;
 }
 
+/** What is answered with the client itself: nothing of its chart is in it. */
+type AboutClient = 'changeNature' | 'putClientAway' | 'bringClientBack';
+
 /** How each endpoint is answered. What is asked below a client is answered with what has passed the veil. */
 export type Handlers = {
   readonly [N in WorkEndpoint]: (
     tools: Tools,
     call: Call<N>,
-  ) => Promise<N extends 'changeNature' ? Answer<Entry<N>> : Sendable<Entry<N>, Answer<Entry<N>>>>;
+  ) => Promise<N extends AboutClient ? Answer<Entry<N>> : Sendable<Entry<N>, Answer<Entry<N>>>>;
 };

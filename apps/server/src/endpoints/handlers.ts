@@ -1,7 +1,14 @@
 import type { EndpointName } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
-import { addClient, changeNature, clientOf, listClients } from '../clients/clients.service';
+import {
+  addClient,
+  changeClient,
+  changeNature,
+  clientOf,
+  listClients,
+  putAway,
+} from '../clients/clients.service';
 import { overviewOf } from '../overviews/overview.service';
 import { idIn, numberIn } from '../problems/read-request';
 import { problem } from '../problems/problem';
@@ -73,6 +80,12 @@ export const HANDLERS: Handlers = {
   addClient: ({ pool }, { viewer, body }) => addClient(pool, viewer, body),
   client: ({ pool }, call) => clientOf(pool, call.viewer, clientIn(call)),
   overview: ({ pool }, call) => overviewOf(pool, call.viewer, clientIn(call)),
+  changeClient: ({ pool }, call) =>
+    changeClient(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  putClientAway: ({ pool }, call) =>
+    putAway(pool, call.viewer, { clientId: clientIn(call), away: true }),
+  bringClientBack: ({ pool }, call) =>
+    putAway(pool, call.viewer, { clientId: clientIn(call), away: false }),
   changeNature: ({ pool }, call) =>
     changeNature(pool, call.viewer, { clientId: clientIn(call), nature: call.body }),
 

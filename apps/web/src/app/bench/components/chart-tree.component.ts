@@ -99,6 +99,15 @@ export class ChartTreeComponent {
     return draft === null ? -1 : this.rows().findIndex((row) => rowIdOf(row) === draft.id);
   });
 
+  /** The element of the row at the cursor, while it is drawn. */
+  protected readonly activeRow = computed(() => {
+    const id = this.view.cursor();
+    if (id === null || this.editing.draft() !== null) return null;
+    const top = this.rows().findIndex((row) => rowIdOf(row) === id) * ROW_HEIGHT;
+    const inSight = top >= this.scrolled() && top < this.scrolled() + this.height();
+    return inSight ? `row-${id}` : null;
+  });
+
   /** Whether the strip stands above the row, for want of room below it. */
   protected readonly stripAbove = computed(
     () => (this.editedIndex() + 1) * ROW_HEIGHT - this.scrolled() + STRIP_ROOM > this.height(),

@@ -35,7 +35,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   imports: [SheetComponent],
   template: `
     <iu-sheet heading="Keys">
-      <dl>
+      <dl tabindex="0">
         @for (row of keys; track row[1]) {
           <dt>
             @for (key of row[0]; track key) {
@@ -50,12 +50,13 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   styles: `
     dl {
       display: grid;
-      grid-template-columns: 150px 1fr;
+      grid-template-columns: max-content 1fr;
       gap: 8px 14px;
       margin: 0;
     }
     dt {
       display: flex;
+      align-items: baseline;
       gap: 4px;
     }
     dd {

@@ -1,10 +1,9 @@
-import { CdkTrapFocus } from '@angular/cdk/a11y';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
-  type ElementRef,
+  ElementRef,
   inject,
   Injector,
   input,
@@ -61,7 +60,6 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
     <iu-kind-choice [kind]="draft().kind" [near]="element()" (chosen)="chooseKind($event)" />
   `,
   styleUrl: './row-editor.component.css',
-  hostDirectives: [CdkTrapFocus],
   host: {
     '(keydown)': 'onKey($event)',
   },
@@ -82,6 +80,7 @@ export class RowEditorComponent {
   });
   protected numberTyped = false;
   private kindChosen = false;
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
 
   constructor() {
@@ -135,6 +134,7 @@ export class RowEditorComponent {
 
   protected onKey(event: KeyboardEvent): void {
     event.stopPropagation();
+    if (event.key === 'Tab') this.stayWithin(event);
     if (event.key === 'Escape') {
       event.preventDefault();
       this.left.emit();
@@ -142,5 +142,14 @@ export class RowEditorComponent {
       event.preventDefault();
       this.accepted.emit(this.draft());
     }
+  }
+
+  /** Tab goes round the fields of the row, until it is kept or left. */
+  private stayWithin(event: KeyboardEvent): void {
+    const fields = [...this.host.querySelectorAll<HTMLElement>('input')];
+    const [from, to] = event.shiftKey ? [fields[0], fields.at(-1)] : [fields.at(-1), fields[0]];
+    if (event.target !== from) return;
+    event.preventDefault();
+    to?.focus();
   }
 }

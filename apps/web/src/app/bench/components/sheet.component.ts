@@ -16,7 +16,7 @@ import { Sheets } from '../../workspace/model/sheets';
       (keydown)="onKey($event)"
     >
       <header>
-        <h3>{{ heading() }}</h3>
+        <h2>{{ heading() }}</h2>
         <button class="button quiet small" type="button" (click)="sheets.close()">
           Close <kbd>Esc</kbd>
         </button>
@@ -61,7 +61,7 @@ import { Sheets } from '../../workspace/model/sheets';
       padding: 14px 12px 10px 20px;
       border-bottom: 1px solid var(--rule);
     }
-    h3 {
+    h2 {
       overflow: hidden;
       font-size: 18px;
       text-overflow: ellipsis;

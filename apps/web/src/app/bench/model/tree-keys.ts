@@ -12,6 +12,7 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   Enter: { type: 'edit' },
   Delete: { type: 'remove' },
   Escape: { type: 'letGo' },
+  Tab: { type: 'toStatement' },
   d: { type: 'duplicate' },
   x: { type: 'mark', rows: 1 },
   n: { type: 'add', as: 'sibling' },

@@ -194,6 +194,8 @@ export class BenchPage {
         return this.filterField()?.nativeElement.focus();
       case 'statement':
         return this.showStatement(this.otherStatement());
+      case 'toStatement':
+        return this.focusStatement();
       case 'outline':
         return void this.router.navigate(['../outline'], { relativeTo: this.route });
       case 'depth':

@@ -1,8 +1,9 @@
 import { addressOf } from '../../shared/api/api.service';
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import type { ClientAnswer, ClientChange, NewClientRequest } from '@iunctus/contract';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { industryWords, LEGAL_FORM_WORDS } from '../../shared/words/client-words';
 import { momentWords, MONTH_NAMES } from '../../shared/words/period-words';
@@ -10,23 +11,32 @@ import { Rights } from '../../session/state/rights';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
-import { NewClientFormComponent } from './new-client-form.component';
+import { ClientFormComponent } from '../components/client-form.component';
 
 /** The practice's front page: every client, and what is pending there. */
 @Component({
   selector: 'iu-clients-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, NewClientFormComponent, ProblemNoteComponent],
+  imports: [ClientFormComponent, FocusFirstDirective, RouterLink, ProblemNoteComponent],
   templateUrl: './clients.page.html',
   styleUrl: './clients.page.css',
 })
 export class ClientsPage {
   private readonly store = inject(Store);
   protected readonly rights = inject(Rights);
-  protected readonly clients = this.store.selectSignal(clientsFeature.selectClients);
+  protected readonly all = this.store.selectSignal(clientsFeature.selectClients);
+  protected readonly clients = computed(() => this.all().filter((one) => one.putAwayAt === null));
+  protected readonly away = computed(() => this.all().filter((one) => one.putAwayAt !== null));
   protected readonly load = this.store.selectSignal(clientsFeature.selectLoad);
-  protected readonly adding = this.store.selectSignal(clientsFeature.selectAdding);
-  protected readonly addition = this.store.selectSignal(clientsFeature.selectAddition);
+  private readonly openForm = this.store.selectSignal(clientsFeature.selectForm);
+  protected readonly saving = this.store.selectSignal(clientsFeature.selectChange);
+  protected readonly adding = computed(() => this.openForm().type === 'new');
+  protected readonly changing = computed(() => {
+    const form = this.openForm();
+    return form.type === 'client'
+      ? (this.all().find(({ id }) => id === form.clientId) ?? null)
+      : null;
+  });
   protected readonly session = this.store.selectSignal(sessionFeature.selectSession);
 
   protected readonly backup = addressOf('backUpPractice', { query: {} });
@@ -35,16 +45,28 @@ export class ClientsPage {
     this.store.dispatch(ClientsPageActions.opened());
   }
 
-  protected openAddition(): void {
-    this.store.dispatch(ClientsPageActions.additionOpened());
+  protected open(clientId: string | null): void {
+    this.store.dispatch(ClientsPageActions.formOpened({ clientId }));
   }
 
-  protected closeAddition(): void {
-    this.store.dispatch(ClientsPageActions.additionClosed());
+  protected close(): void {
+    this.store.dispatch(ClientsPageActions.formClosed());
   }
 
   protected add(request: NewClientRequest): void {
     this.store.dispatch(ClientsPageActions.additionSubmitted({ request }));
+  }
+
+  protected change(clientId: string, request: ClientChange): void {
+    this.store.dispatch(ClientsPageActions.changeSubmitted({ clientId, request }));
+  }
+
+  protected putAway(clientId: string): void {
+    this.store.dispatch(ClientsPageActions.putAwayRequested({ clientId }));
+  }
+
+  protected bringBack(clientId: string): void {
+    this.store.dispatch(ClientsPageActions.bringBackRequested({ clientId }));
   }
 
   protected describe(client: ClientAnswer): string {

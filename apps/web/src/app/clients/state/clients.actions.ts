@@ -1,14 +1,18 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import type { ClientAnswer, ClientChange, NewClientRequest } from '@iunctus/contract';
 import type { ApiProblem } from '../../shared/api/problem';
 
 export const ClientsPageActions = createActionGroup({
   source: 'Clients Page',
   events: {
     Opened: emptyProps(),
-    'Addition Opened': emptyProps(),
-    'Addition Closed': emptyProps(),
+    /** For a new client where none is named. */
+    'Form Opened': props<{ clientId: string | null }>(),
+    'Form Closed': emptyProps(),
     'Addition Submitted': props<{ request: NewClientRequest }>(),
+    'Change Submitted': props<{ clientId: string; request: ClientChange }>(),
+    'Put Away Requested': props<{ clientId: string }>(),
+    'Bring Back Requested': props<{ clientId: string }>(),
   },
 });
 
@@ -18,6 +22,7 @@ export const ClientsApiActions = createActionGroup({
     'Clients Loaded': props<{ clients: readonly ClientAnswer[] }>(),
     'Clients Load Failed': props<{ problem: ApiProblem }>(),
     'Client Added': props<{ client: ClientAnswer }>(),
-    'Client Addition Failed': props<{ problem: ApiProblem }>(),
+    'Client Changed': props<{ client: ClientAnswer }>(),
+    'Client Change Failed': props<{ problem: ApiProblem }>(),
   },
 });

@@ -15,25 +15,28 @@ import { NumbersModel } from '../model/numbers-model';
   imports: [PlanFormComponent, ProblemNoteComponent, RenumberingComponent, RouterLink],
   providers: [NumbersModel],
   template: `
-    @let state = load();
-    @if (state.status === 'failed') {
-      <div class="middle"><iu-problem-note [problem]="state.problem" /></div>
-    } @else if (
-      state.status === 'noChart' || (state.status === 'ready' && proposed.count() === 0)
-    ) {
-      <div class="middle">
-        <h2>No accounts to number yet</h2>
-        <p class="muted">The number plan and renumbering belong to a chart. Begin one first.</p>
-        <a class="button primary" routerLink="../start">Start a chart</a>
-      </div>
-    } @else if (state.status === 'ready') {
-      <main>
-        <section class="plan" aria-label="Number plan"><iu-plan-form /></section>
-        <section class="renumbering" aria-label="Renumbering">
-          <iu-renumbering (proposed)="toBench()" />
-        </section>
-      </main>
-    }
+    <main>
+      <h1 class="visually-hidden">Numbers</h1>
+      @let state = load();
+      @if (state.status === 'failed') {
+        <div class="middle"><iu-problem-note [problem]="state.problem" /></div>
+      } @else if (
+        state.status === 'noChart' || (state.status === 'ready' && proposed.count() === 0)
+      ) {
+        <div class="middle">
+          <h2>No accounts to number yet</h2>
+          <p class="muted">The number plan and renumbering belong to a chart. Begin one first.</p>
+          <a class="button primary" routerLink="../start">Start a chart</a>
+        </div>
+      } @else if (state.status === 'ready') {
+        <div class="both">
+          <section class="plan" aria-label="Number plan"><iu-plan-form /></section>
+          <section class="renumbering" aria-label="Renumbering">
+            <iu-renumbering (proposed)="toBench()" />
+          </section>
+        </div>
+      }
+    </main>
   `,
   styles: `
     :host {
@@ -41,6 +44,9 @@ import { NumbersModel } from '../model/numbers-model';
       min-height: 0;
     }
     main {
+      height: 100%;
+    }
+    .both {
       display: grid;
       grid-template-columns: 650px minmax(0, 1fr);
       height: 100%;

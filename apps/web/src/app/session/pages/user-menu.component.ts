@@ -15,14 +15,8 @@ import { sessionFeature } from '../state/session.feature';
   imports: [FocusFirstDirective, PopoverDirective, RouterLink],
   template: `
     @if (session(); as found) {
-      <button
-        #anchor
-        class="round"
-        type="button"
-        popovertarget="user-panel"
-        [attr.aria-label]="found.user.name"
-      >
-        {{ initials() }}
+      <button #anchor class="round" type="button" popovertarget="user-panel">
+        {{ initials() }}<span class="visually-hidden">, {{ found.user.name }}</span>
       </button>
       <div id="user-panel" [iuPopover]="anchor" role="dialog" [attr.aria-label]="found.user.name">
         <div class="panel">

@@ -1,20 +1,37 @@
-import { Injectable, signal } from '@angular/core';
+import { computed, Injectable, signal } from '@angular/core';
 
 const KEY = 'iunctus.theme';
 
-/** Light or dark, kept in the browser. */
+type Theme = 'dark' | 'light';
+
+const chosenBefore = (): Theme | null => {
+  const stored = localStorage.getItem(KEY);
+  return stored === 'dark' || stored === 'light' ? stored : null;
+};
+
+/** Light or dark: as the system has it until one is chosen, which the browser keeps. */
 @Injectable({ providedIn: 'root' })
 export class ThemeService {
-  readonly dark = signal(localStorage.getItem(KEY) === 'dark');
+  private readonly system = matchMedia('(prefers-color-scheme: dark)');
+  private readonly systemDark = signal(this.system.matches);
+  private readonly chosen = signal(chosenBefore());
+  readonly dark = computed(
+    () => (this.chosen() ?? (this.systemDark() ? 'dark' : 'light')) === 'dark',
+  );
 
   constructor() {
+    this.system.addEventListener('change', ({ matches }) => {
+      this.systemDark.set(matches);
+      this.show();
+    });
     this.show();
   }
 
   /** Goes over to the other theme. */
   toggle(): void {
-    this.dark.update((dark) => !dark);
-    localStorage.setItem(KEY, this.dark() ? 'dark' : 'light');
+    const theme: Theme = this.dark() ? 'light' : 'dark';
+    this.chosen.set(theme);
+    localStorage.setItem(KEY, theme);
     this.show();
   }
 

@@ -13,6 +13,7 @@ const CLUB: ClientAnswer = {
   pending: 0,
   toReview: 0,
   latestMonth: null,
+  putAwayAt: null,
 };
 
 describe('what is kept of a client besides its chart', () => {

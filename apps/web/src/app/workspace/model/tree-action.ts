@@ -21,5 +21,5 @@ export type TreeAction =
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
   | { readonly type: 'move'; readonly direction: Direction }
   | { readonly type: 'sheet'; readonly sheet: Exclude<SheetName, 'review'> }
-  | { readonly type: 'filter' | 'statement' | 'outline' }
+  | { readonly type: 'filter' | 'statement' | 'toStatement' | 'outline' }
   | { readonly type: 'depth'; readonly depth: number };

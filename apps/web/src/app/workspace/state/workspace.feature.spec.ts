@@ -20,6 +20,7 @@ const CLIENT: ClientAnswer = {
   pending: 0,
   toReview: 0,
   latestMonth: '2026-10',
+  putAwayAt: null,
 };
 
 const rename = (id: string, account: string, value: string): ProposalStep => ({

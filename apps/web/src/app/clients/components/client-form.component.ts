@@ -1,0 +1,202 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+  output,
+  type OnInit,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import type { ClientAnswer, ClientChange, NewClientRequest } from '@iunctus/contract';
+import {
+  INDUSTRIES,
+  INDUSTRY_CODES,
+  LEGAL_FORMS,
+  type IndustryCode,
+  type LegalForm,
+} from '@iunctus/core';
+import { InputText } from 'primeng/inputtext';
+import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import type { Loading } from '../../shared/loading';
+import { clientChangeWords } from '../../shared/words/client-change-words';
+import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
+import { MONTH_NAMES } from '../../shared/words/period-words';
+
+const COUNTRIES = [
+  { label: 'United States', value: 'US', currency: 'USD' },
+  { label: 'United Kingdom', value: 'GB', currency: 'GBP' },
+  { label: 'Canada', value: 'CA', currency: 'CAD' },
+] as const;
+
+/** What must be known of a client: of a new one, or of one that is changed, with what the change does. */
+@Component({
+  selector: 'iu-client-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FocusFirstDirective, ReactiveFormsModule, InputText, ProblemNoteComponent],
+  template: `
+    <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
+      <h2>{{ client() === null ? 'New client' : client()?.name }}</h2>
+      <div class="grid">
+        <label class="field wide">
+          <span>Name</span>
+          <input pInputText formControlName="name" maxlength="120" iuFocusFirst />
+          @if (form.controls.name.touched && form.controls.name.invalid) {
+            <small class="error">Type the client’s name.</small>
+          }
+        </label>
+        <label class="field">
+          <span>Legal form</span>
+          <select class="text" formControlName="legalForm">
+            <option [ngValue]="null" disabled>Choose …</option>
+            @for (choice of legalForms; track choice.value) {
+              <option [ngValue]="choice.value">{{ choice.label }}</option>
+            }
+          </select>
+          @if (form.controls.legalForm.touched && form.controls.legalForm.invalid) {
+            <small class="error">Choose what the client is by law.</small>
+          }
+        </label>
+        <label class="field">
+          <span>Trade</span>
+          <select class="text" formControlName="industry">
+            <option [ngValue]="null" disabled>Choose …</option>
+            @for (choice of industries; track choice.value) {
+              <option [ngValue]="choice.value">{{ choice.label }}</option>
+            }
+          </select>
+          @if (form.controls.industry.touched && form.controls.industry.invalid) {
+            <small class="error">Choose a trade, or “Another trade”.</small>
+          }
+        </label>
+        <label class="field">
+          <span>Country</span>
+          <select class="text" formControlName="country">
+            @for (choice of countries; track choice.value) {
+              <option [ngValue]="choice.value">{{ choice.label }}</option>
+            }
+          </select>
+        </label>
+        <label class="field">
+          <span>Fiscal year begins in</span>
+          <select class="text" formControlName="fiscalYearStart">
+            @for (choice of months; track choice.value) {
+              <option [ngValue]="choice.value">{{ choice.label }}</option>
+            }
+          </select>
+        </label>
+      </div>
+      @if (consequences().length > 0) {
+        <div class="consequences" role="status">
+          @for (sentence of consequences(); track sentence) {
+            <p>{{ sentence }}</p>
+          }
+        </div>
+      }
+      @let state = change();
+      @if (state.status === 'failed') {
+        <iu-problem-note [problem]="state.problem" />
+      }
+      <div class="buttons">
+        <button class="button primary" [disabled]="state.status === 'loading'">
+          {{ client() === null ? 'Add client' : 'Keep' }}
+        </button>
+        <button class="button" type="button" (click)="closed.emit()">Leave <kbd>Esc</kbd></button>
+      </div>
+    </form>
+  `,
+  styles: `
+    form {
+      display: grid;
+      gap: 16px;
+      margin-bottom: 24px;
+      padding: 20px 22px;
+      border: 1px solid var(--rule);
+      border-radius: 3px;
+      background: var(--sheet);
+    }
+    h2 {
+      font-size: 18px;
+    }
+    .grid {
+      display: grid;
+      grid-template-columns: repeat(4, 1fr);
+      gap: 14px;
+    }
+    .wide {
+      grid-column: 1 / -1;
+    }
+    .consequences {
+      padding: 10px 14px;
+      border-left: 3px solid var(--amber);
+      background: var(--amber-wash);
+    }
+    .buttons {
+      display: flex;
+      gap: 10px;
+    }
+  `,
+})
+export class ClientFormComponent implements OnInit {
+  /** The client that is changed; `null` for a new one. */
+  readonly client = input<ClientAnswer | null>(null);
+  readonly change = input.required<Loading>();
+  readonly added = output<NewClientRequest>();
+  readonly changed = output<ClientChange>();
+  readonly closed = output();
+
+  protected readonly countries = COUNTRIES;
+  protected readonly legalForms = LEGAL_FORMS.map((value) => ({
+    value,
+    label: LEGAL_FORM_WORDS[value],
+  }));
+  protected readonly industries = [
+    ...INDUSTRY_CODES.map((value) => ({
+      value: value as IndustryCode | 'other',
+      label: INDUSTRIES[value].name,
+    })),
+    { value: 'other' as const, label: 'Another trade' },
+  ];
+  protected readonly months = MONTH_NAMES.map((label, index) => ({ label, value: index + 1 }));
+
+  // Form and trade decide the chart, so that nobody has one that nobody chose.
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: Validators.required }),
+    legalForm: new FormControl<LegalForm | null>(null, { validators: Validators.required }),
+    industry: new FormControl<IndustryCode | 'other' | null>(null, {
+      validators: Validators.required,
+    }),
+    country: new FormControl('US', { nonNullable: true }),
+    fiscalYearStart: new FormControl(1, { nonNullable: true }),
+  });
+  private readonly typed = toSignal(this.form.valueChanges);
+
+  /** What the change does to chart, return and amounts; said before it is kept. */
+  protected readonly consequences = computed(() => {
+    const client = this.client();
+    this.typed();
+    const wanted = this.wanted();
+    return client === null || wanted === null ? [] : clientChangeWords(client, wanted);
+  });
+
+  ngOnInit(): void {
+    const client = this.client();
+    if (client !== null) this.form.patchValue({ ...client, industry: client.industry ?? 'other' });
+  }
+
+  protected submit(): void {
+    this.form.markAllAsTouched();
+    const wanted = this.wanted();
+    if (wanted === null) return;
+    const country = COUNTRIES.find(({ value }) => value === wanted.country) ?? COUNTRIES[0];
+    if (this.client() === null) this.added.emit({ ...wanted, currency: country.currency });
+    else this.changed.emit(wanted);
+  }
+
+  private wanted(): ClientChange | null {
+    const { legalForm, industry, ...rest } = this.form.getRawValue();
+    if (this.form.invalid || legalForm === null || industry === null) return null;
+    return { ...rest, legalForm, industry: industry === 'other' ? null : industry };
+  }
+}

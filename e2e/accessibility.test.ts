@@ -1,0 +1,193 @@
+import { offendersOn } from './support/accessibility';
+import { openPractice, type AtTheBench } from './support/bench';
+import type { Bookkeeper } from './support/bookkeeper';
+
+const LIST =
+  'Number;Name;Type\n1000;Current account;Bank\n10x!;Petty cash;Cash\n4000;Sundries;Income';
+
+/** Every place of the application, how one comes there, and what is to be seen once one is there. */
+const PLACES: readonly {
+  readonly name: string;
+  /** Below the client; from the root where it begins with a slash. */
+  readonly at: string;
+  readonly sees: string;
+  readonly then?: (maren: Bookkeeper) => Promise<void>;
+}[] = [
+  { name: 'the list of clients', at: '/clients', sees: 'Kestrel Lane Cider Works' },
+  {
+    name: 'a new client',
+    at: '/clients',
+    sees: 'Kestrel Lane Cider Works',
+    then: async (maren) => {
+      await maren.tabTo('Add a client');
+      await maren.press('Enter');
+      await maren.sees('Legal form');
+    },
+  },
+  {
+    name: 'the practice’s own charts',
+    at: '/starting-charts',
+    sees: 'The practice’s starting charts',
+  },
+  { name: 'people', at: '/people', sees: 'Restricted accounts stay hidden' },
+  { name: 'one’s own access', at: '/account', sees: 'Another password' },
+  { name: 'the bench', at: 'chart', sees: 'Gross profit' },
+  {
+    name: 'a row that is edited',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.press('Enter');
+      await maren.page.waitForSelector('iu-row-editor .name:focus');
+    },
+  },
+  ...(
+    [
+      ['about an account', 'Space', 'Lands on'],
+      ['moving', 'm', 'under'],
+      ['merging', 'g', 'into'],
+      ['all keys', '?', 'undo, redo'],
+      ['the review', 'r', 'What moves on the statements'],
+    ] as const
+  ).map(([name, key, sees]) => ({
+    name: `the sheet for ${name}`,
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren: Bookkeeper) => {
+      await maren.press(key);
+      await maren.sees(sees);
+    },
+  })),
+  {
+    name: 'the sheet for splitting',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.goTo('4020');
+      await maren.press('p');
+      await maren.sees('One part for each');
+    },
+  },
+  {
+    name: 'the sheet for many accounts',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.press('x', 'x', 'Space');
+      await maren.sees('together');
+    },
+  },
+  {
+    name: 'the sheet for dimensions',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.press('Control+k');
+      await maren.type('dimensions');
+      await maren.sees('Dimensions: market');
+      await maren.press('Enter');
+      await maren.sees('A dimension tells postings apart');
+    },
+  },
+  {
+    name: 'the command field',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.press('Control+k');
+      await maren.type('move');
+      await maren.sees('Move under another');
+    },
+  },
+  {
+    name: 'the choice of a period',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.page.focus('iu-period-choice button');
+      await maren.press('Enter');
+      await maren.page.waitForSelector('#period-panel :focus');
+    },
+  },
+  {
+    name: 'the menu of who is signed in',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.page.focus('iu-user-menu button');
+      await maren.press('Enter');
+      await maren.page.waitForSelector('#user-panel :focus');
+    },
+  },
+  { name: 'numbers', at: 'numbers', sees: 'plan' },
+  {
+    name: 'the outline',
+    at: 'outline',
+    sees: 'Outline',
+    then: async (maren) => {
+      await maren.page.waitForSelector('textarea:focus');
+      await maren.type('7100 Market stalls\n71x0!! Fairs');
+      await maren.sees('understood');
+    },
+  },
+  { name: 'the source of a list', at: 'import', sees: 'Drop a file here' },
+  {
+    name: 'the columns of a list, its types and its accounts',
+    at: 'import',
+    sees: 'Drop a file here',
+    then: async (maren) => {
+      await maren.tabTo('Or paste rows');
+      await maren.type(LIST);
+      await maren.tabTo('Read');
+      await maren.press('Enter');
+      await maren.sees('4 lines');
+      expect(await offendersOn(maren.page)).toEqual([]);
+      await maren.press('Control+Enter');
+      await maren.page.waitForSelector('[role=listbox]:focus');
+    },
+  },
+  { name: 'exchange', at: 'exchange', sees: 'Workbook' },
+  { name: 'history', at: 'history', sees: 'Every revision of the chart.' },
+  { name: 'what differs between revisions', at: 'compare', sees: 'differs' },
+  { name: 'the proposal for the client', at: 'proposal', sees: 'Agreed' },
+  { name: 'starting a chart', at: 'start', sees: 'Add to the chart' },
+];
+
+describe.each(['light', 'dark'] as const)('by axe, on %s paper', (theme) => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  let client: string;
+  beforeAll(async () => {
+    bench = await openPractice();
+    maren = bench.maren;
+    await maren.openClient('Kestrel Lane Cider Works');
+    await maren.hasChart();
+    client = maren.page.url().replace(/\/chart$/, '');
+    await maren.page.evaluate((one) => localStorage.setItem('iunctus.theme', one), theme);
+  });
+  afterAll(() => bench.leave());
+
+  it.each(PLACES)('nothing is wrong with $name', async ({ at, sees, then }) => {
+    const root = new URL(client).origin;
+    await maren.page.goto(at.startsWith('/') ? root + at : `${client}/${at}`);
+    await maren.sees(sees);
+    await then?.(maren);
+    expect(await offendersOn(maren.page)).toEqual([]);
+    await maren.page.evaluate((one) => {
+      localStorage.clear();
+      localStorage.setItem('iunctus.theme', one);
+    }, theme);
+  });
+
+  it('nothing is wrong with the sign-in', async () => {
+    await maren.page.goto(`${new URL(client).origin}/sign-in`);
+    await maren.sees('E-mail address');
+    expect(await offendersOn(maren.page)).toEqual([]);
+  });
+
+  it('nothing is wrong with the business at a glance', async () => {
+    await maren.page.goto(client.replace('/clients/', '/look/'));
+    await maren.sees('What belongs where');
+    expect(await offendersOn(maren.page)).toEqual([]);
+  });
+});
