@@ -1,5 +1,7 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import packedFiles from 'express-static-gzip';
+import { extname } from 'node:path';
 import type pg from 'pg';
 import type { SessionLimits } from './access/access.service';
 import { failedOutcome } from './endpoints/perform';
@@ -7,6 +9,7 @@ import { healthRoutes } from './health/health';
 import { apiRoutes } from './http/api';
 import { knownHost, ownOrigin, securityHeaders, type Edge } from './http/edge';
 import { accessLog, type Log } from './http/logging';
+import { problem } from './problems/problem';
 import type { Lanes } from './lanes/lanes';
 
 /** What the application is made of. `web` is the folder of the built interface; none in tests of the API. */
@@ -25,9 +28,18 @@ export interface AppParts {
   readonly isStopping?: () => boolean;
 }
 
+/** Files as the build packed them; every other address is a place of the one page, and a file that is none is not there. */
 const serveWeb = (app: Express, web: string): void => {
-  app.use(express.static(web, { index: false, maxAge: '1y', immutable: true }));
-  app.get('/{*path}', (_request, response) => {
+  app.use(
+    packedFiles(web, {
+      index: false,
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { maxAge: '1y', immutable: true },
+    }),
+  );
+  app.get('/{*path}', (request, response) => {
+    if (extname(request.path) !== '') problem({ code: 'notFound' });
     response.sendFile('index.html', { root: web, headers: { 'Cache-Control': 'no-cache' } });
   });
 };

@@ -24,6 +24,7 @@ export * from './kinds/caption';
 export * from './kinds/kind';
 export * from './kinds/kinds';
 export * from './kinds/often-mistaken';
+export * from './text/find-key';
 export * from './text/name-key';
 export * from './text/harmless';
 export * from './chart/account';

@@ -1,3 +1,4 @@
+import { plainAccount } from '../chart/account';
 import { chartFrom } from '../chart/build';
 import { anAccount } from '../testing';
 import { searchAccounts } from './search';
@@ -38,5 +39,23 @@ describe('finding accounts', () => {
     expect(found('RENT')).toEqual(['6105 name']);
     expect(found('6', 2)).toHaveLength(2);
     expect(found('  ')).toEqual([]);
+  });
+
+  it('finds accented letters by plain ones, in any script that has them', () => {
+    const chart = chartFrom([
+      {
+        ...plainAccount({ id: 'c', number: '1010', name: 'Café float', kind: 'bank' }),
+        parentId: null,
+      },
+      {
+        ...plainAccount({ id: 'd', number: '1020', name: 'Ταμείο', kind: 'bank' }),
+        parentId: null,
+      },
+    ]);
+    const found = (query: string) =>
+      searchAccounts(chart, query, { also: new Map(), most: 5 }).map(({ id }) => id);
+    expect(found('cafe')).toEqual(['c']);
+    expect(found('CAFÉ')).toEqual(['c']);
+    expect(found('ταμειο')).toEqual(['d']);
   });
 });

@@ -1,6 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
-import { nameKey } from '../text/name-key';
+import { findKey } from '../text/find-key';
 import { eachNode } from '../chart/queries';
 
 /** Where in an account something was found. */
@@ -19,10 +19,10 @@ interface Field {
 
 const fieldsOf = ({ account }: ChartNode, also: ReadonlyMap<AccountId, string>): readonly Field[] => [
   { foundIn: 'number', text: account.number ?? '' },
-  { foundIn: 'name', text: nameKey(account.name) },
+  { foundIn: 'name', text: findKey(account.name) },
   { foundIn: 'former', text: also.get(account.id) ?? '' },
-  { foundIn: 'guidance', text: nameKey(account.guidance) },
-  { foundIn: 'notes', text: nameKey(account.notes) },
+  { foundIn: 'guidance', text: findKey(account.guidance) },
+  { foundIn: 'notes', text: findKey(account.notes) },
 ]; // prettier-ignore
 
 /** How well a word fits a text: at its beginning best, at the beginning of a word well, within a word still. */
@@ -70,7 +70,7 @@ export const searchAccounts = (
   query: string,
   { also, most }: { readonly also: ReadonlyMap<AccountId, string>; readonly most: number },
 ): readonly Found[] => {
-  const words = nameKey(query).split(' ').filter((word) => word !== '');
+  const words = findKey(query).split(' ').filter((word) => word !== '');
   if (words.length === 0) return [];
   const scored = [...eachNode(chart.roots)].flatMap((node): Scored[] => {
     const score = scoreOf(fieldsOf(node, also), words);

@@ -56,3 +56,12 @@ export const planMain = (chart: Chart, element: Element): AddPlan => {
   const [first = 'memorandum'] = kindsOfElement(element);
   return planAt(chart, { parentId: null, afterId }, kindAmong(roots, first));
 };
+
+/** A heading in the place of the first of several accounts, to stand above them all; `null` for none. */
+export const planAbove = (chart: Chart, ids: readonly AccountId[]): AddPlan | null => {
+  const [first] = ids;
+  const node = first === undefined ? undefined : nodeOf(chart, first);
+  if (first === undefined || node === undefined) return null;
+  const place = { parentId: parentIdOf(chart, first), afterId: previousIdOf(chart, first) };
+  return { ...planAt(chart, place, node.account.kind), role: 'heading' };
+};

@@ -40,7 +40,7 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
         </button>
       }
       @let name = account().name;
-      <span class="text" [title]="name">{{ name }}</span>
+      <span class="text" dir="auto" [title]="name">{{ name }}</span>
       @if (was() !== '') {
         <b class="was" [title]="was()">{{ was() }}</b>
       }

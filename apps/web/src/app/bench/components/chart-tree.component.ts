@@ -228,6 +228,12 @@ export class ChartTreeComponent {
         return this.editing.edit();
       case 'amend':
         return this.editing.amend(action.wanted, action.refusal);
+      case 'addAbove':
+        return this.editing.addAbove();
+      case 'restore':
+        return this.gestures.restore();
+      case 'swapNumbers':
+        return this.gestures.swapNumbers();
       case 'add':
         return this.editing.add(action.as);
       case 'move':

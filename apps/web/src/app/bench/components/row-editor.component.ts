@@ -17,7 +17,9 @@ import {
   KINDS,
   lastBeforeContra,
   nodeOf,
+  NUMBER_LIMIT,
   suggestNumber,
+  TEXT_LIMITS,
   type AccountId,
   type Chart,
   type KindCode,
@@ -36,7 +38,7 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
       class="number"
       aria-label="Number"
       autocomplete="off"
-      maxlength="20"
+      [attr.maxlength]="limits.number"
       [value]="draft().number"
       (input)="edit({ number: typed($event) }); numberTyped = true"
     />
@@ -45,7 +47,8 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
       class="name"
       aria-label="Name"
       autocomplete="off"
-      maxlength="140"
+      dir="auto"
+      [attr.maxlength]="limits.name"
       [placeholder]="draft().adding ? 'Name of the new account' : ''"
       [value]="draft().name"
       (input)="nameTyped(typed($event))"
@@ -78,6 +81,7 @@ export class RowEditorComponent {
     const nodes = node === undefined ? [] : [...eachNode([node])];
     return new Set(nodes.map(({ account }) => account.id));
   });
+  protected readonly limits = { number: NUMBER_LIMIT, name: TEXT_LIMITS.name };
   protected numberTyped = false;
   private kindChosen = false;
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;

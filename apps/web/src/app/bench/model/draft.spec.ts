@@ -31,6 +31,7 @@ describe('a new account’s kind', () => {
     for (const name of ['Bramley', 'Office cleaning', ''])
       expect(withInferredKind(CHART, drafted('6050', name), 'operatingExpense')).toMatchObject({
         kind: 'operatingExpense',
+        above: [],
         inferred: null,
       });
   });

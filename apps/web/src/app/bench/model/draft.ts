@@ -29,6 +29,8 @@ export interface Draft {
   readonly name: string;
   readonly kind: KindCode;
   readonly parentId: AccountId | null;
+  /** The accounts that a new heading is to stand above; none for any other account. */
+  readonly above: readonly AccountId[];
   /** From what the kind was inferred; `null` where it was chosen, or comes from the neighbours. */
   readonly inferred: Reason | null;
 }
@@ -45,6 +47,7 @@ export const draftOf = (chart: Chart, id: AccountId): Draft | null => {
     name,
     kind,
     parentId: parentIdOf(chart, id),
+    above: [],
     inferred: null,
   };
 };
@@ -57,6 +60,7 @@ export const newDraft = (plan: AddPlan, id: AccountId): Draft => ({
   name: '',
   kind: plan.kind,
   parentId: plan.parentId,
+  above: [],
   inferred: null,
 });
 
@@ -76,13 +80,16 @@ export const withInferredKind = (chart: Chart, draft: Draft, usual: KindCode): D
   return { ...draft, kind: guess.kind, inferred: guess.reason };
 };
 
-const accountFrom = ({ id, number, name, kind }: Draft): Account =>
-  plainAccount({
-    id,
-    number: cleanNumber(number) === '' ? null : cleanNumber(number),
-    name: cleanName(name),
-    kind,
-  });
+const accountFrom = ({ id, number, name, kind, above }: Draft): Account =>
+  plainAccount(
+    {
+      id,
+      number: cleanNumber(number) === '' ? null : cleanNumber(number),
+      name: cleanName(name),
+      kind,
+    },
+    above.length === 0 ? {} : { role: 'heading' },
+  );
 
 /** The last move alone: kind and number are the draft's own. */
 const moveOperations = (chart: Chart, draft: Draft): readonly Operation[] =>
@@ -126,10 +133,19 @@ const addOperations = (chart: Chart, draft: Draft, account: Account): readonly O
   ];
 };
 
+/** What a new heading is to stand above goes under it, in the order that it has. */
+const movesUnder = ({ id, above }: Draft): readonly Operation[] =>
+  above.map((one, at) => ({
+    type: 'moveNode',
+    id: one,
+    parentId: id,
+    afterId: above[at - 1] ?? null,
+  }));
+
 /** The operations that turn the account into what the draft says; none when nothing differs. */
 export const draftOperations = (chart: Chart, draft: Draft): readonly Operation[] => {
   const after = accountFrom(draft);
-  if (draft.adding !== null) return addOperations(chart, draft, after);
+  if (draft.adding !== null) return [...addOperations(chart, draft, after), ...movesUnder(draft)];
   const was = accountOf(chart, draft.id);
   if (was === undefined) return [];
   const { id } = draft;

@@ -11,6 +11,7 @@ const Row = v.strictObject({
   name: v.string(),
   kind: v.picklist(KIND_CODES),
   parentId: v.nullable(v.string()),
+  above: v.array(v.string()),
 });
 export type KeptRow = v.InferOutput<typeof Row>;
 

@@ -1,6 +1,7 @@
-import { aChart } from '@iunctus/core/testing';
+import { aChart, outlineOf } from '@iunctus/core/testing';
 import {
   applyAll,
+  planAbove,
   planMoveUnder,
   planSibling,
   visibleRows,
@@ -68,6 +69,31 @@ describe('the draft of a row', () => {
         parentId: '5000',
         afterId: '5010',
       },
+    ]);
+  });
+});
+
+describe('a heading above chosen accounts', () => {
+  const plan = planAbove(CHART, ['5010', '5020']);
+  if (plan === null) throw new Error('no plan');
+  const draft = { ...newDraft(plan, 'new'), name: 'Materials', above: ['5010', '5020'] };
+
+  it('stands in the place of the first, with all of them below it in their order', () => {
+    const outcome = applyAll(CHART, draftOperations(CHART, draft));
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    expect(outlineOf(outcome.chart).slice(3, 7)).toEqual([
+      '5000 Cost of sales',
+      '  5005 Materials',
+      '    5010 Fruit',
+      '    5020 Bottles',
+    ]);
+  });
+
+  it('is one step with what it stands above, and a heading', () => {
+    expect(draftOperations(CHART, draft)).toMatchObject([
+      { type: 'addAccount', account: { name: 'Materials', role: 'heading' }, afterId: null },
+      { type: 'moveNode', id: '5010', parentId: 'new', afterId: null },
+      { type: 'moveNode', id: '5020', parentId: 'new', afterId: '5010' },
     ]);
   });
 });
@@ -158,8 +184,12 @@ describe('the keys of the tree', () => {
       key('z', { ctrlKey: true }),
       key('n', { ctrlKey: true }),
       key('F5'),
-      key('Tab'),
+      key('Tab', { shiftKey: true }),
     ]).toEqual([null, null, null, null]);
+  });
+
+  it('go to the statement with Tab, in one press', () => {
+    expect(key('Tab')).toEqual({ type: 'toStatement' });
   });
 });
 

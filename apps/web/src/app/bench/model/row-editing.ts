@@ -3,8 +3,10 @@ import {
   formatAmount,
   hasAccount,
   hasPostings,
+  headsOf,
   KINDS,
   nodeOf,
+  planAbove,
   planChild,
   planMain,
   planSibling,
@@ -38,6 +40,8 @@ export class RowEditing {
   readonly refusal = signal<Refusal | null>(null);
   /** What a gesture did besides what it showed: an account that crossed into another element. */
   readonly said = signal('');
+  /** What must be done before a gesture can be. */
+  readonly advice = signal('');
 
   readonly refusalText = computed(() => {
     const refusal = this.refusal();
@@ -79,12 +83,29 @@ export class RowEditing {
     if (plan !== null) this.open(newDraft(plan, crypto.randomUUID()));
   }
 
+  /** Begins a heading above the chosen accounts, or the one at the cursor. */
+  addAbove(): void {
+    const chart = this.proposed.chart();
+    const above = headsOf(chart, this.view.chosen());
+    this.view.filter.set('');
+    const plan = planAbove(chart, above);
+    if (plan !== null) this.open({ ...newDraft(plan, crypto.randomUUID()), above });
+  }
+
   noteTyped(draft: Draft): void {
     this.typed.set(draft);
     this.refusal.set(null);
     const { id, number, name, kind, parentId } = draft;
     const adding = draft.adding === null ? null : { afterId: draft.adding.afterId };
-    this.kept.keep(this.clientId(), { id, adding, number, name, kind, parentId });
+    this.kept.keep(this.clientId(), {
+      id,
+      adding,
+      number,
+      name,
+      kind,
+      parentId,
+      above: [...draft.above],
+    });
   }
 
   /** Opens the row that was half typed when the page was left, if it still has its place. */
@@ -118,6 +139,7 @@ export class RowEditing {
   hush(): void {
     this.refusal.set(null);
     this.said.set('');
+    this.advice.set('');
   }
 
   private open(draft: Draft): void {
@@ -162,8 +184,8 @@ const draftFrom = (chart: Chart, { adding, ...typed }: KeptRow): Draft | null =>
     const draft = draftOf(chart, id);
     return draft === null || !isThere(chart, parentId) ? null : { ...draft, ...typed };
   }
-  if (hasAccount(chart, id) || !isThere(chart, parentId) || !isThere(chart, adding.afterId))
-    return null;
+  const places = [parentId, adding.afterId, ...typed.above];
+  if (hasAccount(chart, id) || !places.every((one) => isThere(chart, one))) return null;
   const { afterId } = adding;
   const number = suggestNumber(chart, { parentId, afterId, kind });
   return { ...typed, adding: { afterId, number }, inferred: null };

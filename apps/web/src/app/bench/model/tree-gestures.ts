@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import {
+  accountOf,
   hasAccount,
   headsOf,
   planDuplicate,
@@ -17,6 +18,8 @@ import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { RowEditing } from './row-editing';
 import { crossingWords } from './tree-words';
+
+const CHOOSE_TWO = 'Choose two accounts with X; then their numbers can be swapped.';
 
 /** What is done to whole rows of the tree: move, remove, copy, drop. Each is one step of the proposal. */
 @Injectable()
@@ -47,6 +50,31 @@ export class TreeGestures {
     if (!plan.ok) return this.editing.refusal.set(plan.refusal);
     const done = this.propose(plan.operations);
     if (done && next !== null && !hasAccount(this.proposed.chart(), id)) this.view.cursor.set(next);
+  }
+
+  /** Opens what is chosen to new postings again, those above first. */
+  restore(): void {
+    const chart = this.proposed.chart();
+    const retired = this.view
+      .chosen()
+      .filter((id) => (accountOf(chart, id)?.retiredOn ?? null) !== null);
+    this.propose(retired.map((id) => ({ type: 'restore', id })));
+  }
+
+  /** Gives each of two chosen accounts the other's number. */
+  swapNumbers(): void {
+    const [one, other, ...more] = this.view.chosen();
+    if (one === undefined || other === undefined || more.length > 0) {
+      this.editing.advice.set(CHOOSE_TWO);
+      return;
+    }
+    const numberOf = (id: AccountId): string | null =>
+      accountOf(this.proposed.chart(), id)?.number ?? null;
+    const numbers = [
+      { id: one, number: numberOf(other) },
+      { id: other, number: numberOf(one) },
+    ];
+    this.propose([{ type: 'renumberMany', numbers }]);
   }
 
   duplicate(): void {

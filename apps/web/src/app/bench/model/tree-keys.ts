@@ -16,6 +16,7 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   d: { type: 'duplicate' },
   x: { type: 'mark', rows: 1 },
   n: { type: 'add', as: 'sibling' },
+  h: { type: 'addAbove' },
   m: { type: 'sheet', sheet: 'move' },
   g: { type: 'sheet', sheet: 'merge' },
   p: { type: 'sheet', sheet: 'split' },
@@ -30,6 +31,7 @@ const WITH_SHIFT: Readonly<Record<string, TreeAction>> = {
   ArrowDown: { type: 'mark', rows: 1 },
   ArrowUp: { type: 'mark', rows: -1 },
   n: { type: 'add', as: 'child' },
+  Delete: { type: 'restore' },
   '?': { type: 'sheet', sheet: 'keys' },
   '/': { type: 'filter' },
 };

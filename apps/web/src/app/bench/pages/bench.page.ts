@@ -42,6 +42,7 @@ import { StatementEngine } from '../../workspace/model/statement-engine';
 import { rowIdOf } from '../model/listed-rows';
 import { seamCurves, type ChartEnd } from '../model/seam-curves';
 import { Commands } from '../../workspace/model/commands';
+import { Undoing } from '../../workspace/model/undoing';
 import { Sheets, type SheetName } from '../../workspace/model/sheets';
 import type { TreeAction } from '../../workspace/model/tree-action';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
@@ -92,6 +93,7 @@ export class BenchPage {
   private readonly engine = inject(StatementEngine);
   protected readonly sheets = inject(Sheets);
   private readonly commands = inject(Commands);
+  private readonly undoing = inject(Undoing);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
@@ -249,9 +251,8 @@ export class BenchPage {
   }
 
   private undoOrRedo({ shiftKey }: KeyboardEvent): void {
-    this.store.dispatch(
-      shiftKey ? WorkspaceActions.redoRequested() : WorkspaceActions.undoRequested(),
-    );
+    if (shiftKey) this.undoing.redo();
+    else this.undoing.undo();
   }
 
   /** What is asked about the account at the cursor is asked about all that are chosen. */

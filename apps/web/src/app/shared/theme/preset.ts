@@ -1,5 +1,13 @@
 import { definePreset } from '@primeuix/themes';
-import Aura from '@primeuix/themes/aura';
+import autocomplete from '@primeuix/themes/aura/autocomplete';
+import base from '@primeuix/themes/aura/base';
+import chip from '@primeuix/themes/aura/chip';
+import inputtext from '@primeuix/themes/aura/inputtext';
+import multiselect from '@primeuix/themes/aura/multiselect';
+import progressbar from '@primeuix/themes/aura/progressbar';
+import textarea from '@primeuix/themes/aura/textarea';
+import toast from '@primeuix/themes/aura/toast';
+import toggleswitch from '@primeuix/themes/aura/toggleswitch';
 
 const PLUM = {
   50: '#f7f3f9',
@@ -93,10 +101,25 @@ const note = (colour: 'good' | 'bad') => ({
   detailColor: `var(--${colour})`,
   shadow: 'var(--lift-2)',
 });
-const toast = { success: note('good'), error: note('bad') };
+const notes = { success: note('good'), error: note('bad') };
+
+/** The library's tokens for the controls that are used here, and no others. */
+const USED = {
+  ...base,
+  components: {
+    autocomplete,
+    chip,
+    inputtext,
+    multiselect,
+    progressbar,
+    textarea,
+    toast,
+    toggleswitch,
+  },
+};
 
 /** The library's controls in our colours: its tokens point at our own custom properties. */
-export const IUNCTUS_PRESET = definePreset(Aura, {
+export const IUNCTUS_PRESET = definePreset(USED, {
   semantic: {
     primary: PLUM,
     formField: { paddingX: '10px', paddingY: '5px', borderRadius: '7px' },
@@ -105,6 +128,6 @@ export const IUNCTUS_PRESET = definePreset(Aura, {
   },
   components: {
     toggleswitch: { colorScheme: { light: toggle, dark: toggle } },
-    toast: { colorScheme: { light: toast, dark: toast } },
+    toast: { colorScheme: { light: notes, dark: notes } },
   },
 });

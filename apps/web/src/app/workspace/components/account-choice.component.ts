@@ -8,7 +8,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { eachNode, nameKey, titleOf, type AccountId, type Chart } from '@iunctus/core';
+import { eachNode, findKey, titleOf, type AccountId, type Chart } from '@iunctus/core';
 import { AutoComplete } from 'primeng/autocomplete';
 import { ChoiceBase } from './choice-base';
 
@@ -66,13 +66,13 @@ export class AccountChoiceComponent extends ChoiceBase<Choice> {
       .map(({ account }) => ({
         id: account.id,
         title: titleOf(account),
-        key: nameKey(titleOf(account)),
+        key: findKey(titleOf(account)),
       })),
   ]);
 
   private none(): readonly Choice[] {
     const title = this.mainWords();
-    return title === null ? [] : [{ id: null, title, key: nameKey(title) }];
+    return title === null ? [] : [{ id: null, title, key: findKey(title) }];
   }
 
   constructor() {
@@ -88,7 +88,7 @@ export class AccountChoiceComponent extends ChoiceBase<Choice> {
   }
 
   protected matching(query: string): Choice[] {
-    const words = nameKey(query).split(' ');
+    const words = findKey(query).split(' ');
     return this.all().filter(({ key }) => words.every((word) => key.includes(word)));
   }
 

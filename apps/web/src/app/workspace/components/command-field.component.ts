@@ -25,6 +25,8 @@ interface Choice {
   readonly title: string;
   readonly hint: string;
   readonly keys: string;
+  /** All that the choice shows, as it is read out. */
+  readonly spoken: string;
   readonly account: AccountId | null;
   readonly command: Command | null;
 }
@@ -39,6 +41,9 @@ const FOUND_WORDS: Readonly<Record<FoundIn, string>> = {
   guidance: 'in its guidance',
   notes: 'in its notes',
 };
+
+const spokenOf = (...parts: readonly string[]): string =>
+  parts.filter((part) => part !== '').join(' ');
 
 /** Finding an account by any part of what is known of it, going places, doing what can be done. */
 @Component({
@@ -55,8 +60,8 @@ const FOUND_WORDS: Readonly<Record<FoundIn, string>> = {
       (onSelect)="chosen = $event.value"
       (onHide)="takeChosen()"
       (keydown.escape)="leave()"
-      optionLabel="title"
-      dataKey="title"
+      optionLabel="spoken"
+      dataKey="spoken"
       [autoOptionFocus]="true"
       [delay]="0"
       [minQueryLength]="1"
@@ -154,7 +159,9 @@ export class CommandFieldComponent {
         const account = accountOf(chart, id);
         if (account === undefined) return [];
         const hint = FOUND_WORDS[foundIn] || KINDS[account.kind].name;
-        return [{ title: titleOf(account), hint, keys: '', account: id, command: null }];
+        const title = titleOf(account);
+        const spoken = spokenOf(title, hint);
+        return [{ title, hint, keys: '', spoken, account: id, command: null }];
       },
     );
     return [...accounts, ...this.commandChoices(query)];
@@ -166,7 +173,8 @@ export class CommandFieldComponent {
       if (command.onAccount && at === undefined) return [];
       const hint = command.onAccount && at !== undefined ? titleOf(at) : '';
       const { words, keys } = command;
-      return [{ title: words, hint, keys, account: null, command }];
+      const spoken = spokenOf(words, hint, keys);
+      return [{ title: words, hint, keys, spoken, account: null, command }];
     });
   }
 

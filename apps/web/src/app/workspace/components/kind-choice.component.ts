@@ -8,7 +8,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { KIND_CODES, KINDS, nameKey, type Element, type KindCode } from '@iunctus/core';
+import { KIND_CODES, KINDS, findKey, type Element, type KindCode } from '@iunctus/core';
 import { AutoComplete } from 'primeng/autocomplete';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
@@ -26,7 +26,7 @@ interface Choice {
 const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
   const { name, element, sentence } = KINDS[code];
   const landing = landingWords(code);
-  const key = nameKey(`${name} ${landing} ${sentence} ${ELEMENT_WORDS[element]}`);
+  const key = findKey(`${name} ${landing} ${sentence} ${ELEMENT_WORDS[element]}`);
   return { code, name, element, landing, sentence, key };
 });
 
@@ -95,9 +95,9 @@ export class KindChoiceComponent extends ChoiceBase<Choice> {
   }
 
   protected matching(query: string): Choice[] {
-    const words = nameKey(query).split(' ');
+    const words = findKey(query).split(' ');
     const fitting = this.ordered().filter(({ key }) => words.every((word) => key.includes(word)));
-    const begins = ({ name }: Choice): number => (nameKey(name).startsWith(nameKey(query)) ? 0 : 1);
+    const begins = ({ name }: Choice): number => (findKey(name).startsWith(findKey(query)) ? 0 : 1);
     return fitting.sort((a, b) => begins(a) - begins(b));
   }
 

@@ -5,7 +5,7 @@ import {
   hasAccount,
   matches,
   mergedAccounts,
-  nameKey,
+  findKey,
   parentIdOf,
   standsFor,
   titleOf,
@@ -36,7 +36,7 @@ export class ChartView {
     const texts = new Map<AccountId, string>();
     const note = (id: AccountId, title: string): void => {
       const now = standsFor(chart, id);
-      if (now !== null) texts.set(now, `${texts.get(now) ?? ''} ${nameKey(title)}`);
+      if (now !== null) texts.set(now, `${texts.get(now) ?? ''} ${findKey(title)}`);
     };
     for (const { accountId, number, name } of this.proposed.former())
       note(accountId, `${number ?? ''} ${name}`);

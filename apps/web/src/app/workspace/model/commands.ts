@@ -1,16 +1,25 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { nameKey, type AccountId } from '@iunctus/core';
+import { findKey, type AccountId } from '@iunctus/core';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { ProposedChart } from './proposed-chart';
 import { ChartView } from './chart-view';
 import { Sheets } from './sheets';
+import { Undoing } from './undoing';
 import type { TreeAction } from './tree-action';
 
 /** A place of a client, by the last part of its address. */
 export type PlaceName =
-  'chart' | 'numbers' | 'outline' | 'exchange' | 'import' | 'history' | 'start';
+  | 'chart'
+  | 'numbers'
+  | 'outline'
+  | 'exchange'
+  | 'import'
+  | 'history'
+  | 'compare'
+  | 'proposal'
+  | 'start';
 
 /** Something that can be done from the command field. */
 export interface Command {
@@ -51,6 +60,13 @@ export const COMMANDS: readonly Command[] = [
   tree('Edit number, name, kind and parent', 'Enter', { type: 'edit' }),
   tree('New account beside', 'N', { type: 'add', as: 'sibling' }),
   tree('New account under', 'Shift N', { type: 'add', as: 'child' }),
+  tree('New heading above the chosen accounts', 'H', { type: 'addAbove' }),
+  tree('Restore: open to new postings again', 'Shift Delete', { type: 'restore' }),
+  tree('Swap the numbers of two chosen accounts', '', { type: 'swapNumbers' }),
+  tree('Budget, dimensions, currency and other settings', 'Space', {
+    type: 'sheet',
+    sheet: 'account',
+  }),
   tree('All about', 'Space', { type: 'sheet', sheet: 'account' }),
   tree('Move under another', 'M', { type: 'sheet', sheet: 'move' }),
   tree('Merge into another', 'G', { type: 'sheet', sheet: 'merge' }),
@@ -73,17 +89,20 @@ export const COMMANDS: readonly Command[] = [
   place('Go to the exchange: download the chart', 'exchange'),
   place('Bring a list in: from a file or a spreadsheet', 'import'),
   place('Go to the history: revisions', 'history'),
+  place('Compare two revisions', 'compare'),
+  place('Print the proposal, as a page for the client', 'proposal'),
+  place('Print the chart: PDF', 'exchange'),
   place('Starting charts: add accounts for stock, wages, vehicles …', 'start'),
   other('Go to all clients', '', { type: 'clients' }),
 ];
 
 /** The commands whose words begin with the words of a query, each in any place. */
 export const commandsFor = (query: string): readonly Command[] => {
-  const words = nameKey(query)
+  const words = findKey(query)
     .split(' ')
     .filter((word) => word !== '');
   return COMMANDS.filter((command) => {
-    const text = ` ${nameKey(command.words)}`;
+    const text = ` ${findKey(command.words)}`;
     return words.every((word) => text.includes(` ${word}`));
   });
 };
@@ -96,6 +115,7 @@ export class Commands {
   private readonly proposed = inject(ProposedChart);
   private readonly view = inject(ChartView);
   private readonly sheets = inject(Sheets);
+  private readonly undoing = inject(Undoing);
   /** What the bench is to do as soon as it is there. */
   readonly asked = signal<TreeAction | 'focus' | null>(null);
 
@@ -124,9 +144,9 @@ export class Commands {
           this.store.dispatch(WorkspaceActions.adoptRequested());
         return;
       case 'undo':
-        return this.store.dispatch(WorkspaceActions.undoRequested());
+        return this.undoing.undo();
       case 'redo':
-        return this.store.dispatch(WorkspaceActions.redoRequested());
+        return this.undoing.redo();
     }
   }
 

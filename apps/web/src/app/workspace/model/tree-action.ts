@@ -14,6 +14,7 @@ export type TreeAction =
   | { readonly type: 'step'; readonly rows: number }
   | { readonly type: 'edge'; readonly last: boolean }
   | { readonly type: 'open' | 'close' | 'edit' | 'remove' | 'duplicate' }
+  | { readonly type: 'addAbove' | 'restore' | 'swapNumbers' }
   /** Edits the account at the cursor, begun with what was wanted and why it cannot be so. */
   | { readonly type: 'amend'; readonly wanted: Wanted; readonly refusal: Refusal }
   | { readonly type: 'mark'; readonly rows: number }

@@ -15,6 +15,7 @@ import { StatementEngine } from '../model/statement-engine';
 import { NumbersEngine } from '../model/numbers-engine';
 import { Commands } from '../model/commands';
 import { Sheets } from '../model/sheets';
+import { Undoing } from '../model/undoing';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { workspaceFeature } from '../state/workspace.feature';
 import type { Notice } from '../state/notice';
@@ -40,6 +41,7 @@ import type { Notice } from '../state/notice';
     Commands,
     NumbersEngine,
     Sheets,
+    Undoing,
     MessageService,
   ],
   template: `
