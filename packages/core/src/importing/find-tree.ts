@@ -23,6 +23,15 @@ const digitsSpeak = (entries: readonly ImportEntry[]): boolean => {
   return parents.filter((parent) => parent !== null).length >= entries.length * 0.5;
 };
 
+/** Of a long list more than a handful: three lines that somebody pushed in make no tree of it. */
+const HANDFUL = 3;
+const indentsSpeak = (entries: readonly ImportEntry[]): boolean => {
+  const indents = entries.map(({ indent }) => indent ?? 0);
+  const least = Math.min(...indents);
+  const pushedIn = indents.filter((indent) => indent > least).length;
+  return pushedIn > (entries.length > HANDFUL * 5 ? HANDFUL : 0);
+};
+
 const totalsSpeak = ({ entries, totals }: RowsRead): boolean => {
   const names = new Set(entries.map(({ name }) => nameKey(name)));
   return totals.some(({ name }) => totalled(name) !== '' && names.has(totalled(name)));
@@ -36,7 +45,7 @@ export const treeSourceOf = (read: RowsRead): TreeSource => {
   if (columns.has('level')) return 'level';
   // A column for parents in which none is named says that all are main accounts.
   if (columns.has('parent')) return 'parent';
-  if (distinct(entries.map(({ indent }) => indent)) > 1) return 'indent';
+  if (indentsSpeak(entries)) return 'indent';
   if (totalsSpeak(read)) return 'totals';
   return digitsSpeak(entries) ? 'digits' : 'flat';
 };

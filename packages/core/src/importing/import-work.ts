@@ -301,7 +301,7 @@ class ImportWork {
     const { settings } = this.start;
     const none = { plan: settings.plan, numbers: new Map(), problems: new Map() };
     if (!settings.numbered || this.added.size === 0) return none;
-    const given = numberNew(this.current, this.added.keys(), this.fresh);
+    const given = numberNew(this.current, [...this.added.keys()], this.fresh);
     for (const [id, at] of this.added) {
       const number = given.numbers.get(id);
       const operation = this.operations[at];

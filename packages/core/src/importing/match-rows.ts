@@ -31,6 +31,8 @@ export type RowMatch =
 /** What rows are matched by besides number and name. */
 export interface MatchRequest {
   readonly former: readonly FormerTitle[];
+  /** Whether a row has others below it in the list, by place. */
+  readonly leads?: (at: number) => boolean;
   /** Answers to questions, by line. */
   readonly answers: ReadonlyMap<number, ImportAnswer>;
 }
@@ -39,6 +41,8 @@ export interface MatchRequest {
 const RENAMED = 0.86;
 /** From this likeness on, a name under no known number is asked about. */
 const ASKED = 0.92;
+/** Without a number only the name can say which account is meant, so that less is asked about. */
+const ASKED_WITHOUT_NUMBER = 0.8;
 /** A word that more accounts share says nothing about which one is meant. */
 const COMMONPLACE = 24;
 
@@ -78,8 +82,8 @@ class Matcher {
   match(): readonly RowMatch[] {
     this.takeAnswers();
     this.takeEach((row) => this.sameNumberAndName(row));
-    this.takeEach((row) => this.sameName(row));
-    this.takeEach((row) => this.sameNumber(row));
+    this.takeEach((row, at) => this.fitting(at, this.sameName(row)));
+    this.takeEach((row, at) => this.fitting(at, this.sameNumber(row)));
     this.takeFormer();
     this.askAboutOthers();
     this.askAboutAlike();
@@ -91,10 +95,10 @@ class Matcher {
     this.matches[at] = { type: 'account', id };
   }
 
-  private takeEach(find: (row: TreeRow) => Account | null | undefined): void {
+  private takeEach(find: (row: TreeRow, at: number) => Account | null | undefined): void {
     this.rows.forEach((row, at) => {
       if (this.matches[at] !== null) return;
-      const account = find(row);
+      const account = find(row, at);
       if (account != null && !this.claimed.has(account.id)) this.claim(at, account.id);
     });
   }
@@ -114,6 +118,15 @@ class Matcher {
     return account !== undefined && nameKey(account.name) === nameKey(entry.name)
       ? account
       : undefined;
+  }
+
+  /** A line that takes postings is no heading of the chart, whatever it is called. */
+  private fitting(at: number, account: Account | null | undefined): Account | undefined {
+    if (account === null || account === undefined) return undefined;
+    const row = this.rows[at];
+    const leads = row?.made === true || (this.request.leads?.(at) ?? false);
+    const posts = row?.entry.role === 'posting' || (row?.entry.balance ?? 0) !== 0;
+    return account.role === 'heading' && posts && !leads ? undefined : account;
   }
 
   private sameName({ entry }: TreeRow): Account | null | undefined {
@@ -180,9 +193,12 @@ class Matcher {
         return group.length > COMMONPLACE ? [] : group;
       });
       let best: { id: AccountId; score: number } | null = null;
-      for (const { id, name } of new Set(near)) {
-        const score = this.claimed.has(id) ? 0 : nameLikeness(name, entry.name);
-        if (score >= ASKED && score > (best?.score ?? 0)) best = { id, score };
+      for (const account of new Set(near)) {
+        const { id, name } = account;
+        const free = !this.claimed.has(id) && this.fitting(at, account) !== undefined;
+        const score = free ? nameLikeness(name, entry.name) : 0;
+        const enough = entry.number === null ? ASKED_WITHOUT_NUMBER : ASKED;
+        if (score >= enough && score > (best?.score ?? 0)) best = { id, score };
       }
       if (best !== null) this.ask(at, { type: 'renamed', accountId: best.id });
     });

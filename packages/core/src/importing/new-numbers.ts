@@ -57,8 +57,8 @@ const numberBefore = (node: ChartNode, taken: ReadonlySet<string>): string | nul
  * The list's own numbers stand, whatever the plan would rather have. Where a heading then has no number of
  * the plan, for its sub-accounts have taken its block, it gets the nearest free one before them.
  */
-const fitted = (chart: Chart, plan: NumberPlan, added: Iterable<AccountId>): NewNumbers => {
-  const movable = new Set([...added].filter((id) => accountOf(chart, id)?.number === null));
+const fitted = (chart: Chart, plan: NumberPlan, added: readonly AccountId[]): NewNumbers => {
+  const movable = new Set(added.filter((id) => accountOf(chart, id)?.number === null));
   if (movable.size === 0) return { plan, numbers: new Map(), problems: new Map() };
   const nodes = new Map([...eachNode(chart.roots)].map((node) => [node.account.id, node]));
   const fit = fitNumbers(chart, { plan, movable, keep: true });
@@ -81,7 +81,11 @@ const fitted = (chart: Chart, plan: NumberPlan, added: Iterable<AccountId>): New
 };
 
 /** Numbers for new accounts, with the plan by which they are given. `fresh` says that the chart had no accounts before. */
-export const numberNew = (chart: Chart, added: Iterable<AccountId>, fresh: boolean): NewNumbers => {
+export const numberNew = (
+  chart: Chart,
+  added: readonly AccountId[],
+  fresh: boolean,
+): NewNumbers => {
   const plans = plansFor(chart, fresh);
   const tries = plans.map((plan) => () => fitted(chart, plan, added));
   let last: NewNumbers = { plan: chart.settings.plan, numbers: new Map(), problems: new Map() };

@@ -30,6 +30,31 @@ const adopted = (chart: Chart, { operations }: ImportPlan): Chart => {
 
 const statuses = (plan: ImportPlan) => plan.rows.map(({ status }) => status);
 
+describe('a line of a list that takes postings', () => {
+  it('is never a heading of the chart, whatever it is called', () => {
+    const plan = importOf(CHART, aList('Number|Name|Balance\n1015|Cash and bank|120.00'));
+    expect(plan.rows[0]).toMatchObject({
+      status: 'wrong',
+      problems: [{ refusal: { code: 'nameTaken', otherId: '1000' } }],
+    });
+    const apart = importOf(CHART, aList('Number|Name|Balance\n1015|Cash at bank|120.00'));
+    expect(apart.rows[0]).toMatchObject({ status: 'new' });
+  });
+
+  it('is that heading where it has others below it', () => {
+    const list = aList('Name\nCash and bank\n  Operating account\n  Petty cash');
+    expect(statuses(importOf(CHART, list))).toEqual(['same', 'same', 'same']);
+  });
+});
+
+describe('a line without a number', () => {
+  it('is asked about where it is called nearly as an account', () => {
+    const plan = importOf(CHART, aList('Name|Balance\nOperating acct|120.00\nTeapots|5.00'));
+    expect(plan.rows[0]).toMatchObject({ status: 'question', question: { type: 'renamed' } });
+    expect(plan.rows[1]).toMatchObject({ status: 'new' });
+  });
+});
+
 describe('a list on a client without a chart', () => {
   const LIST = aList(`
 Number|Name|Type|Balance
@@ -49,6 +74,17 @@ Number|Name|Type|Balance
       '6100 Sundries',
     ]);
     expect(chart.settings.plan.digits).toBe(4);
+  });
+
+  it('gets numbers of five digits where four leave no room, and no account stays without', () => {
+    const names = Array.from({ length: 120 }, (_one, at) => `  Bank of the ${at}th branch|Bank`);
+    const chart = adopted(
+      emptyChart(),
+      importOf(emptyChart(), aList(['Name|Type', 'Banks|Bank', ...names].join('\n'))),
+    );
+    const numbers = recordsOf(chart).map(({ number }) => number);
+    expect(numbers.every((number) => number?.length === 5)).toBe(true);
+    expect(new Set(numbers).size).toBe(121);
   });
 
   it('says of each kind how sure it is and why', () => {

@@ -155,7 +155,9 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const order = inTreeOrder(alone);
   const rows = withoutRolledUp(alone, order);
   const plan = planFor(chart, read.entries);
-  const matches = matchRows(chart, rows, request);
+  const children = childrenOfRows(rows);
+  const leads = (at: number): boolean => (children[at]?.length ?? 0) > 0;
+  const matches = matchRows(chart, rows, { ...request, leads });
   tell(DONE.matched);
   const accounts = accountsOf(chart, matches);
   const kinds = findKinds(rows, { ...request, accounts, plan, under });

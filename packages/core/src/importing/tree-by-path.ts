@@ -4,7 +4,8 @@ import type { ImportEntry } from './entry';
 import { unplacedRow, type TreeRow } from './tree-row';
 
 /** What may stand between the parts of a path, the plainest first. */
-const SEPARATORS = [':', '>', '\\', '|', '→', '»', '/', ' - '] as const;
+const DASH = ' - ';
+const SEPARATORS = [':', '>', '\\', '|', '→', '»', '/', DASH] as const;
 
 const partsOf = (name: string, separator: string): readonly string[] =>
   name.split(separator).map(cleanName).filter((part) => part !== ''); // prettier-ignore
@@ -31,6 +32,37 @@ export const separatorOf = (entries: readonly ImportEntry[]): string | null => {
   return best !== null && best.count >= Math.max(2, entries.length * 0.1) ? best.separator : null;
 };
 
+const keyOf = (parts: readonly string[]): string => parts.map(nameKey).join('\u0000');
+
+/**
+ * Takes names apart where the part before the sign is a parent: a row of its own, or what several names begin with.
+ * “Accum. amort. - goodwill” stays a name where nothing else stands below “Accum. amort.”.
+ */
+const pathsOf = (
+  entries: readonly ImportEntry[],
+  separator: string,
+): ((entry: ImportEntry) => readonly string[]) => {
+  const own = new Set(entries.map(({ name }) => keyOf(partsOf(name, separator))));
+  const below = new Map<string, number>();
+  for (const { name } of entries) {
+    const parts = partsOf(name, separator);
+    for (let length = 1; length < parts.length; length += 1) {
+      const key = keyOf(parts.slice(0, length));
+      below.set(key, (below.get(key) ?? 0) + 1);
+    }
+  }
+  const leads = (parts: readonly string[]): boolean =>
+    own.has(keyOf(parts)) || (below.get(keyOf(parts)) ?? 0) > 1;
+  return ({ name }) => {
+    const parts = partsOf(name, separator);
+    let depth = parts.length - 1;
+    while (depth > 0 && !leads(parts.slice(0, depth))) depth -= 1;
+    // A name that leads below a parent once is a path to its end; only a dash may also stand within a name.
+    if (depth > 0 && separator !== DASH) return parts;
+    return [...parts.slice(0, depth), parts.slice(depth).join(separator)];
+  };
+};
+
 /** A heading that only paths name; it has the line of the first row below it. */
 const madeHeading = (like: ImportEntry, name: string): ImportEntry => ({
   ...like,
@@ -54,8 +86,8 @@ export const treeByPath = (
 ): readonly TreeRow[] => {
   const rows: TreeRow[] = [];
   const known = new Map<string, number>();
-  const keyOf = (parts: readonly string[]): string => parts.map(nameKey).join('\u0000');
-  const own = new Set(entries.map(({ name }) => keyOf(partsOf(name, separator))));
+  const pathOf = pathsOf(entries, separator);
+  const own = new Set(entries.map((entry) => keyOf(pathOf(entry))));
   const later = new Map<number, string>();
   const placeFor = (parts: readonly string[], like: ImportEntry): number | string | null => {
     if (parts.length === 0) return null;
@@ -71,7 +103,7 @@ export const treeByPath = (
     return rows.length - 1;
   };
   for (const entry of entries) {
-    const parts = partsOf(entry.name, separator);
+    const parts = pathOf(entry);
     const above = placeFor(parts.slice(0, -1), entry);
     const key = keyOf(parts);
     if (!known.has(key)) known.set(key, rows.length);

@@ -1,4 +1,5 @@
-import { aList } from '../testing/a-list';
+import { emptyChart } from '../chart/build';
+import { aList, importOf } from '../testing/a-list';
 import { findTree, treeSourceOf } from './find-tree';
 import { recognizeColumns } from './columns';
 import { readRows } from './read-rows';
@@ -41,6 +42,34 @@ Number|Name|Parent
       'parentCircle',
       'parentCircle',
     ]);
+  });
+
+  it('leaves a dash within a name where nothing else stands below the part before it', () => {
+    const rows = aList(`
+Name|Balance
+Fees - Northern branch|10
+Fees - Southern branch|20
+Accum. amort. - goodwill|-5
+Software|30`);
+    const names = importOf(emptyChart(), rows).rows.map(({ entry }) => entry.name);
+    expect(names).toEqual([
+      'Fees',
+      'Northern branch',
+      'Southern branch',
+      'Accum. amort. - goodwill',
+      'Software',
+    ]);
+  });
+
+  it('is not made of a long flat list by three lines that somebody pushed in', () => {
+    const lines = Array.from(
+      { length: 30 },
+      (_one, at) => `${at % 10 === 4 ? '  ' : ''}Account ${at}`,
+    );
+    const rows = aList(['Name', ...lines].join('\n'));
+    expect(importOf(emptyChart(), rows).treeSource).toBe('flat');
+    const few = aList('Name\nBank\n  Current\n  Reserve\nRent');
+    expect(importOf(emptyChart(), few).treeSource).toBe('indent');
   });
 
   it('is found from names that carry their path; a heading without a row is made', () => {
