@@ -39,6 +39,8 @@ const listed = (count: number): readonly Listed[] =>
 
 const workbookOf = (count: number): Promise<Uint8Array> =>
   writeWorkbook({
+    author: '',
+    paper: 'a4',
     client: 'Long list',
     currency: 'USD',
     amounts: null,

@@ -2,6 +2,7 @@ import { chartFrom, recordsOf, type Chart } from '@iunctus/core';
 import { aChart, anAccount } from '@iunctus/core/testing';
 import { parse } from 'csv-parse/sync';
 import ExcelJS from 'exceljs';
+import { strFromU8, unzipSync } from 'fflate';
 import { readSheet } from 'read-excel-file/node';
 import { chartTable } from './chart-table';
 import { plainAmount, writeCsv } from './csv';
@@ -27,6 +28,8 @@ const readCsv = (text: string): string[][] => parse(text, { bom: true });
 const workbookOf = (chart: Chart, more: Partial<Parameters<typeof writeWorkbook>[0]> = {}) =>
   writeWorkbook({
     client: 'Cider works',
+    author: 'Quill Row',
+    paper: 'letter',
     currency: 'USD',
     rows: chartTable(chart, null),
     amounts: null,
@@ -93,6 +96,28 @@ describe('a chart as CSV', () => {
 });
 
 describe('a chart as a workbook', () => {
+  const partsOf = async (more: Parameters<typeof workbookOf>[1] = {}) => {
+    const files = unzipSync(await workbookOf(CHART, more));
+    return (name: string) => strFromU8(files[name] ?? new Uint8Array());
+  };
+
+  // Source: ISO/IEC 29500-1, CT_SheetPr: tabColor, outlinePr, pageSetUpPr (from memory).
+  it('has its elements in the order of the standard, and says by what it was written', async () => {
+    const part = await partsOf();
+    expect(part('xl/worksheets/sheet1.xml')).toMatch(/<sheetPr><outlinePr[^>]*\/><pageSetUpPr/);
+    expect(part('docProps/app.xml')).toContain('<Application>Iunctus</Application>');
+    expect(part('docProps/core.xml')).toContain('<dc:creator>Quill Row</dc:creator>');
+  });
+
+  it('offers the kinds by one rule for all rows, and prints its head on every sheet of the paper', async () => {
+    const part = await partsOf({ paper: 'letter' });
+    const sheet = part('xl/worksheets/sheet1.xml');
+    expect(sheet.match(/<dataValidation /g)).toHaveLength(1);
+    expect(sheet).toContain('sqref="C2:C7"');
+    expect(sheet).toMatch(/<pageSetup[^>]*paperSize="1"/);
+    expect(part('xl/workbook.xml')).toContain('_xlnm.Print_Titles');
+  });
+
   // Source: ISO/IEC 29500; read by read-excel-file, which did not write it.
   it('reads back equal in a reader that did not write it', async () => {
     const rows = await readSheet(Buffer.from(await workbookOf(CHART)), 'Chart of accounts');

@@ -3,6 +3,7 @@ import pdfmake from 'pdfmake';
 import roboto from 'pdfmake/fonts/Roboto.js';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { ChartRow } from './chart-table';
+import type { Paper } from './paper';
 
 pdfmake.setFonts(roboto);
 // Nothing is fetched, and no file but the fonts is read, whatever a text holds.
@@ -12,6 +13,9 @@ pdfmake.setLocalAccessPolicy((path) => path.endsWith('.ttf'));
 /** A chart to be printed. */
 export interface PrintedChart {
   readonly client: string;
+  /** Who hands it out: the practice. */
+  readonly author: string;
+  readonly paper: Paper;
   readonly currency: string;
   /** “Revision 3, 25 November 2026”. */
   readonly subtitle: string;
@@ -24,6 +28,9 @@ export interface PrintedChart {
 }
 
 const INDENT = 12;
+
+/** What follows a heading on its page when it is as good as alone there: the head of its table. */
+const ALONE = 5;
 
 const nameCell = (row: ChartRow, { by, guidance }: PrintedChart): TableCell => ({
   stack: [
@@ -67,7 +74,7 @@ const byStatement = (chart: PrintedChart): Content[] => {
     lines.set(landing, [...(lines.get(landing) ?? []), row]);
   }
   return [...lines].flatMap(([landing, rows]) => [
-    { text: landing, bold: true, margin: [0, 12, 0, 4] } as Content,
+    { text: landing, bold: true, headlineLevel: 1, margin: [0, 12, 0, 4] } as Content,
     tableOf(rows, chart),
   ]);
 };
@@ -75,12 +82,17 @@ const byStatement = (chart: PrintedChart): Content[] => {
 /** A chart of accounts as a PDF: by number as it stands, or by statement line; with balances and guidance or without. */
 export const writePrintedChart = async (chart: PrintedChart): Promise<Uint8Array> => {
   const document = pdfmake.createPdf({
-    pageSize: 'A4',
+    pageSize: chart.paper === 'letter' ? 'LETTER' : 'A4',
     pageMargins: [42, 48, 42, 48],
     defaultStyle: { font: 'Roboto', fontSize: 9.5, lineHeight: 1.15 },
-    info: { title: `${chart.client}: chart of accounts` },
+    info: { title: `${chart.client}: chart of accounts`, author: chart.author },
+    // No heading stands alone at the end of a page.
+    pageBreakBefore: (node, following) =>
+      node.headlineLevel === 1 && following.getFollowingNodesOnPage().length <= ALONE,
     footer: (page, pages) => ({
-      text: `${chart.client} · ${page} of ${pages}`,
+      text: [chart.author, chart.client, `${page} of ${pages}`]
+        .filter((part) => part !== '')
+        .join(' · '),
       fontSize: 8,
       alignment: 'center',
       margin: [0, 16, 0, 0],

@@ -14,6 +14,8 @@ const printed = async (more: Partial<PrintedChart> = {}, chart = CHART) => {
   }));
   const bytes = await writePrintedChart({
     client: 'Cider works',
+    author: 'Quill Row',
+    paper: 'a4',
     currency: 'USD',
     subtitle: 'Revision 3',
     rows,
@@ -68,6 +70,8 @@ describe('the return as a sheet', () => {
   const workbook = (toLookAt: { title: string; why: string; amount: number }[]) =>
     writeReturnWorkbook({
       client: 'Cider works',
+      author: 'Quill Row',
+      paper: 'letter',
       form: 'Form 1120, print of 2024',
       currency: 'USD',
       year: '2026',

@@ -1,7 +1,9 @@
 import { minorDigits, type Minor } from '@iunctus/core';
 import { cellText } from './cell-text';
 import ExcelJS from 'exceljs';
-import { amountFormat, styleHead } from './workbook';
+import { packedWorkbook } from './packed-workbook';
+import type { Paper } from './paper';
+import { amountFormat, PAPER_SIZES, styleHead } from './workbook';
 
 /** An account of a line as a tax preparer reads it. */
 export interface ReturnAccountRow {
@@ -21,6 +23,9 @@ export interface ReturnRow {
 /** A return as a workbook is made of it. */
 export interface ReturnWorkbook {
   readonly client: string;
+  /** Who hands it out: the practice. */
+  readonly author: string;
+  readonly paper: Paper;
   /** “Form 1120, print of 2024”. */
   readonly form: string;
   readonly currency: string;
@@ -53,8 +58,18 @@ const addToLookAt = (book: ExcelJS.Workbook, { toLookAt, currency }: ReturnWorkb
 export const writeReturnWorkbook = async (parts: ReturnWorkbook): Promise<Uint8Array> => {
   const book = new ExcelJS.Workbook();
   book.title = `${parts.client}: ${parts.form}`;
+  book.creator = parts.author;
+  book.lastModifiedBy = parts.author;
   addToLookAt(book, parts);
-  const sheet = book.addWorksheet('Return lines', { properties: { outlineLevelRow: 1 } });
+  const sheet = book.addWorksheet('Return lines', {
+    properties: { outlineLevelRow: 1 },
+    pageSetup: {
+      paperSize: PAPER_SIZES[parts.paper] as ExcelJS.PaperSize,
+      fitToPage: true,
+      fitToHeight: 0,
+      printTitlesRow: '1:1',
+    },
+  });
   sheet.columns = [
     { header: 'Line', width: 10 },
     { header: 'Words', width: 52 },
@@ -75,5 +90,5 @@ export const writeReturnWorkbook = async (parts: ReturnWorkbook): Promise<Uint8A
       setAmount(below.getCell(4), own, parts.currency);
     }
   }
-  return new Uint8Array(await book.xlsx.writeBuffer());
+  return packedWorkbook(book);
 };

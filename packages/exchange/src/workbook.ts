@@ -2,6 +2,8 @@ import { KIND_CODES, KINDS, minorDigits } from '@iunctus/core';
 import { cellText } from './cell-text';
 import ExcelJS from 'exceljs';
 import type { ChartRow } from './chart-table';
+import { packedWorkbook } from './packed-workbook';
+import type { Paper } from './paper';
 
 /** One line of the crosswalk sheet. */
 export interface CrosswalkLine {
@@ -14,11 +16,17 @@ export interface CrosswalkLine {
 /** What a workbook is made of. `amounts` names the column of amounts, where there is one. */
 export interface WorkbookParts {
   readonly client: string;
+  /** Who hands it out: the practice. */
+  readonly author: string;
+  readonly paper: Paper;
   readonly currency: string;
   readonly rows: readonly ChartRow[];
   readonly amounts: string | null;
   readonly crosswalk: readonly CrosswalkLine[];
 }
+
+/** Sizes of paper by the numbers that the format has for them. Source: ISO/IEC 29500-1, ST_PaperSize (from memory). */
+export const PAPER_SIZES = { letter: 1, a4: 9 } as const;
 
 const COLUMNS = [
   { header: 'Number', width: 12 },
@@ -80,6 +88,11 @@ const addAccount = (sheet: ExcelJS.Worksheet, row: ChartRow, parts: WorkbookPart
   cell.numFmt = amountFormat(parts.currency);
 };
 
+/** Rules of whole ranges; the library has them and does not say so. */
+interface Validations {
+  add(range: string, rule: ExcelJS.DataValidation): void;
+}
+
 /** Kinds are chosen from a list that stands on a sheet of its own: there are more than a cell's rule holds. */
 const offerKinds = (book: ExcelJS.Workbook, sheet: ExcelJS.Worksheet, rows: number): void => {
   const kinds = book.addWorksheet('Kinds');
@@ -89,15 +102,17 @@ const offerKinds = (book: ExcelJS.Workbook, sheet: ExcelJS.Worksheet, rows: numb
   ];
   styleHead(kinds, 2);
   for (const code of KIND_CODES) kinds.addRow([KINDS[code].name, KINDS[code].sentence]);
-  for (let row = 2; row <= rows + 1; row += 1)
-    sheet.getCell(row, 3).dataValidation = {
-      type: 'list',
-      allowBlank: false,
-      formulae: [`Kinds!$A$2:$A$${KIND_CODES.length + 1}`],
-      showErrorMessage: true,
-      errorTitle: 'No such kind',
-      error: 'Choose one of the kinds in the list.',
-    };
+  if (rows === 0) return;
+  const validations = (sheet as ExcelJS.Worksheet & { dataValidations: Validations })
+    .dataValidations;
+  validations.add(`C2:C${rows + 1}`, {
+    type: 'list',
+    allowBlank: false,
+    formulae: [`Kinds!$A$2:$A$${KIND_CODES.length + 1}`],
+    showErrorMessage: true,
+    errorTitle: 'No such kind',
+    error: 'Choose one of the kinds in the list.',
+  });
 };
 
 const addCrosswalk = (book: ExcelJS.Workbook, lines: readonly CrosswalkLine[]): void => {
@@ -121,9 +136,18 @@ const addCrosswalk = (book: ExcelJS.Workbook, lines: readonly CrosswalkLine[]): 
 export const writeWorkbook = async (parts: WorkbookParts): Promise<Uint8Array> => {
   const book = new ExcelJS.Workbook();
   book.title = `${parts.client}: chart of accounts`;
+  book.creator = parts.author;
+  book.lastModifiedBy = parts.author;
+  const deepest = Math.max(0, ...parts.rows.map(({ level }) => Math.min(level - 1, DEEPEST)));
   const sheet = book.addWorksheet('Chart of accounts', {
-    properties: { outlineLevelRow: 1 },
-    pageSetup: { orientation: 'landscape', fitToPage: true, fitToHeight: 0 },
+    properties: { outlineLevelRow: deepest },
+    pageSetup: {
+      paperSize: PAPER_SIZES[parts.paper] as ExcelJS.PaperSize,
+      orientation: 'landscape',
+      fitToPage: true,
+      fitToHeight: 0,
+      printTitlesRow: '1:1',
+    },
   });
   const amounts = parts.amounts === null ? [] : [{ header: parts.amounts, width: 18 }];
   sheet.columns = [...COLUMNS, ...amounts];
@@ -133,5 +157,5 @@ export const writeWorkbook = async (parts: WorkbookParts): Promise<Uint8Array> =
   for (const row of parts.rows) addAccount(sheet, row, parts);
   offerKinds(book, sheet, parts.rows.length);
   if (parts.crosswalk.length > 0) addCrosswalk(book, parts.crosswalk);
-  return new Uint8Array(await book.xlsx.writeBuffer());
+  return packedWorkbook(book);
 };

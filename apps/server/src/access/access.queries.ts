@@ -1,6 +1,7 @@
 import type { PersonRole } from '@iunctus/core';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
+import type { Viewer } from './viewer';
 
 interface UserRow {
   readonly id: string;
@@ -133,3 +134,12 @@ export const clearPassword = (on: Transaction, userId: string): Promise<number> 
     text: 'UPDATE app_user SET password_hash = NULL WHERE id = $1',
     values: [userId],
   });
+
+/** What the viewer's practice is called. */
+export const practiceName = async (on: Reader, { practiceId }: Viewer): Promise<string> => {
+  const row = await maybeOne<{ name: string }>(on, {
+    text: 'SELECT name FROM practice WHERE id = $1',
+    values: [practiceId],
+  });
+  return row?.name ?? '';
+};

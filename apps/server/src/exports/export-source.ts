@@ -11,7 +11,7 @@ import {
   type Period,
   type RollUp,
 } from '@iunctus/core';
-import { chartTable, type ChartRow } from '@iunctus/exchange';
+import { chartTable, paperOf, type ChartRow, type Paper } from '@iunctus/exchange';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
@@ -23,6 +23,8 @@ export interface Taken {
   readonly pool: pg.Pool;
   readonly viewer: Viewer;
   readonly client: ClientAnswer;
+  /** The practice, by whose name files go out. */
+  readonly practice: string;
   readonly chart: Chart;
   readonly revision: number;
 }
@@ -37,6 +39,12 @@ export const adoptedChart = async (
   if (chart === null) return problem({ code: 'notFound' });
   return { chart: chartOf(chart), revision: chart.revision };
 };
+
+/** Who hands a file out, and the paper of the client's country. */
+export const handedOutBy = ({ practice, client }: Taken): { author: string; paper: Paper } => ({
+  author: practice,
+  paper: paperOf(client.country),
+});
 
 /** The amounts of a period over the chart. */
 export const rollUpOf = async (

@@ -1,6 +1,8 @@
 import type { ExportQuery } from '@iunctus/contract';
 import type { Chart, Period } from '@iunctus/core';
 import {
+  dayInWords,
+  periodInWords,
   writeAuditAccounts,
   writeAuditBalances,
   writeAuditXml,
@@ -13,6 +15,7 @@ import {
 } from '@iunctus/exchange';
 import { knownAccount } from '@iunctus/core';
 import type pg from 'pg';
+import { practiceName } from '../access/access.queries';
 import type { Viewer } from '../access/viewer';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
@@ -20,7 +23,7 @@ import { clientOf } from '../clients/clients.service';
 import { problem } from '../problems/problem';
 import { listRevisions } from '../revisions/revisions.service';
 import { auditRowsOf } from './audit-rows';
-import { adoptedChart, tableOf, type Taken } from './export-source';
+import { adoptedChart, handedOutBy, tableOf, type Taken } from './export-source';
 import { returnFileOf, returnPartsOf } from './return-parts';
 
 /** The formats in which a chart, its balances and its return are taken out. */
@@ -92,19 +95,20 @@ const crosswalkOf = async (
   );
 };
 
-const amountsHead = (currency: string, period: Period | null): string | null =>
-  period === null ? null : `${currency}, ${period.first} to ${period.last}`;
+const amountsHead = ({ client }: Taken, period: Period | null): string | null =>
+  period === null ? null : `${client.currency}, ${periodInWords(period, client.country)}`;
 
 const printed = async (taken: Taken, { query, today }: Asked): Promise<Uint8Array> => {
   const period = periodIn(query);
   return writePrintedChart({
     client: taken.client.name,
+    ...handedOutBy(taken),
     currency: taken.client.currency,
-    subtitle: `Revision ${taken.revision}, printed ${today}`,
+    subtitle: `Revision ${taken.revision}, printed ${dayInWords(today, taken.client.country)}`,
     rows: await tableOf(taken, period),
     by: query.by ?? 'number',
     guidance: query.guidance === 'yes',
-    amounts: amountsHead(taken.client.currency, period),
+    amounts: amountsHead(taken, period),
   });
 };
 
@@ -121,9 +125,11 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
     case 'xlsx':
       return writeWorkbook({
         client: client.name,
+        ...handedOutBy(taken),
+        ...handedOutBy(taken),
         currency: client.currency,
         rows: await tableOf(taken, periodIn(query)),
-        amounts: amountsHead(client.currency, periodIn(query)),
+        amounts: amountsHead(taken, periodIn(query)),
         crosswalk: await crosswalkOf(pool, viewer, { clientId, chart }),
       });
     case 'pdf':
@@ -149,7 +155,9 @@ export const exportChart = async (
   asked: Asked,
 ): Promise<Veiled<Exported>> => {
   const client = await clientOf(pool, viewer, asked.clientId);
-  const taken = { pool, viewer, client, ...(await adoptedChart(pool, viewer, asked.clientId)) };
+  const practice = await practiceName(pool, viewer);
+  const adopted = await adoptedChart(pool, viewer, asked.clientId);
+  const taken = { pool, viewer, client, practice, ...adopted };
   const [name, type] = FILES[asked.format];
   // Every part of the file comes from answers that have passed the veil.
   return madeOfVeiled({

@@ -10,9 +10,9 @@ import {
   type ReturnFile,
   type ReturnSheet,
 } from '@iunctus/core';
-import type { ReturnWorkbook } from '@iunctus/exchange';
+import { periodInWords, type ReturnWorkbook } from '@iunctus/exchange';
 import { problem } from '../problems/problem';
-import { yearUpTo, type Taken } from './export-source';
+import { handedOutBy, yearUpTo, type Taken } from './export-source';
 
 const WHY: Readonly<Record<Misplaced['why'], string>> = {
   noLine:
@@ -40,9 +40,10 @@ export const returnPartsOf = async (taken: Taken, period: Period): Promise<Retur
   const form = RETURN_FORMS[sheet.form];
   return {
     client: client.name,
+    ...handedOutBy(taken),
     form: `${form?.name ?? sheet.form}, print of ${form?.year ?? ''}`,
     currency: client.currency,
-    year: `${period.first} to ${period.last}`,
+    year: periodInWords(period, client.country),
     toLookAt: sheet.misplaced.map(({ id, why, amount }) => ({
       title: titleIn(chart, id),
       why: WHY[why],

@@ -177,7 +177,7 @@ const readBack = async (bytes: Uint8Array): Promise<Chart> => {
 const FORMATS: Readonly<Record<string, (chart: Chart) => Uint8Array | Promise<Uint8Array>>> = {
   csv: (chart) => utf8(writeCsv(chartTable(chart, null), 'USD')),
   xlsx: (chart) =>
-    writeWorkbook({ client: 'Cider works', currency: 'USD', rows: chartTable(chart, null), amounts: null, crosswalk: [] }),
+    writeWorkbook({ author: '', paper: 'a4', client: 'Cider works', currency: 'USD', rows: chartTable(chart, null), amounts: null, crosswalk: [] }),
   json: (chart) => utf8(writeJson(chart, { client: 'Cider works', revision: 1, history: [] })),
 }; // prettier-ignore
 

@@ -21,7 +21,7 @@ const CHART_OFFERS: readonly ExportOffer[] = [
     name: 'Workbook',
     kind: 'xlsx',
     sentence:
-      'The tree indented and folded, kinds as a list to choose from, every crosswalk on a sheet. It can be changed and brought in again.',
+      'The tree indented, to be folded by level; kinds as a list to choose from, every crosswalk on a sheet. It can be changed and brought in again.',
     amounts: 'wanted',
   },
   {
