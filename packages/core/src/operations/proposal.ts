@@ -58,7 +58,10 @@ const rebaseStep = (step: ProposalStep, landed: LandedIndex): StepAfter => {
     if ('inverse' in rebased) return { type: 'conflict', landed: rebased.operation };
     operations.push(rebased);
   }
-  return { type: 'keep', step: { ...step, operations } };
+  const same =
+    operations.length === step.operations.length &&
+    operations.every((operation, at) => operation === step.operations[at]);
+  return { type: 'keep', step: same ? step : { ...step, operations } };
 };
 
 /**

@@ -77,7 +77,7 @@ const spokenOf = (...parts: readonly string[]): string =>
         <div class="command-choice">
           <span
             >{{ choice.title }} <small>{{ choice.hint }}</small></span
-          >
+          >&ngsp;
           @if (choice.keys !== '') {
             <kbd>{{ choice.keys }}</kbd>
           }

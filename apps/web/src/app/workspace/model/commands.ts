@@ -63,7 +63,7 @@ export const COMMANDS: readonly Command[] = [
   tree('New heading above the chosen accounts', 'H', { type: 'addAbove' }),
   tree('Restore: open to new postings again', 'Shift Delete', { type: 'restore' }),
   tree('Swap the numbers of two chosen accounts', '', { type: 'swapNumbers' }),
-  tree('Budget, dimensions, currency and other settings', 'Space', {
+  tree('Budget, currency and other settings', 'Space', {
     type: 'sheet',
     sheet: 'account',
   }),

@@ -284,6 +284,16 @@ describe('what the browser kept', () => {
 });
 
 describe('two windows on one proposal', () => {
+  it('go on from the version that the other stored', () => {
+    const overtaken = WorkspaceApiActions.proposalOvertaken({
+      client: CLIENT,
+      chart: chartWith([A, B], 5),
+    });
+    const { proposal } = after(openedWith([A]), propose(C), overtaken);
+    expect(proposal.steps).toEqual([A, B, C]);
+    expect(requestOf(proposal, 3)).toMatchObject({ version: 5, keeps: 2, steps: [C] });
+  });
+
   it('bring both windows’ steps together, the stored ones first', () => {
     const merged = mergeSteps({ steps: [A, C], savedSteps: [A] }, chartWith([A, B], 2));
     expect([merged.steps, merged.conflicts]).toEqual([[A, B, C], []]);

@@ -87,6 +87,14 @@ const periodOf = (client: ClientAnswer): Period => {
   return namedPeriod('yearToDate', latest, client.fiscalYearStart);
 };
 
+/** This window's proposal on top of the one that another window stored meanwhile. */
+const overtakenBy = (own: ProposalState, chart: BenchChart): ProposalState => {
+  const { version, asKept, steps } = chart.proposal;
+  const { name, comment } = own;
+  const stored = { ...own, version, savedSteps: asKept ? steps : [] };
+  return joined(stored, { name, comment, ...mergeSteps(own, chart) });
+};
+
 interface Opening {
   readonly client: ClientAnswer;
   readonly chart: BenchChart;
@@ -209,14 +217,7 @@ export const workspaceFeature = createFeature({
       adopted: adoptedOf(chart),
       client,
       notice: { type: 'merged' } as const,
-      proposal: joined(
-        {
-          ...state.proposal,
-          version: chart.proposal.version,
-          savedSteps: chart.proposal.asKept ? chart.proposal.steps : [],
-        },
-        { ...state.proposal, ...mergeSteps(state.proposal, chart) },
-      ),
+      proposal: overtakenBy(state.proposal, chart),
     })),
     on(WorkspaceActions.adoptRequested, (state) => ({ ...state, adopting: true })),
     on(WorkspaceApiActions.adopted, (state, { revision, posted }) => ({
