@@ -153,6 +153,10 @@ const PLACES: readonly {
   { name: 'starting a chart', at: 'start', sees: 'Add to the chart' },
 ];
 
+/** Whether one would have to scroll sideways. */
+const isWiderThanShown = (maren: Bookkeeper): Promise<boolean> =>
+  maren.page.evaluate(() => document.documentElement.scrollWidth > innerWidth);
+
 describe.each(['light', 'dark'] as const)('by axe, on %s paper', (theme) => {
   let bench: AtTheBench;
   let maren: Bookkeeper;
@@ -189,5 +193,26 @@ describe.each(['light', 'dark'] as const)('by axe, on %s paper', (theme) => {
     await maren.page.goto(client.replace('/clients/', '/look/'));
     await maren.sees('What belongs where');
     expect(await offendersOn(maren.page)).toEqual([]);
+  });
+
+  describe.each([
+    ['a phone', 390, 844],
+    ['a window of 1280 pixels at 200 %', 640, 400],
+  ])('on %s', (_name, width, height) => {
+    afterAll(() => maren.page.setViewport({ width: 1280, height: 800 }));
+
+    it('chart or statement is shown whole, and nothing is wrong', async () => {
+      await maren.page.setViewport({ width, height });
+      await maren.page.goto(`${client}/chart`);
+      await maren.hasChart();
+      expect(await offendersOn(maren.page)).toEqual([]);
+      expect(await isWiderThanShown(maren)).toBe(false);
+      await maren.tabTo('Statement');
+      await maren.press('Enter');
+      await maren.lineShows('Gross profit');
+      expect(await maren.page.$('[role=treegrid]').then((tree) => tree?.isVisible())).toBe(false);
+      expect(await offendersOn(maren.page)).toEqual([]);
+      expect(await isWiderThanShown(maren)).toBe(false);
+    });
   });
 });

@@ -108,10 +108,22 @@ interface Mover {
     .saving {
       font-size: 12px;
     }
+    @media screen and (max-width: 1180px) {
+      .mover ~ .mover ~ .mover {
+        display: none;
+      }
+    }
+    @media screen and (max-width: 700px) {
+      .mover,
+      .sum .muted,
+      .sum .chip.good {
+        display: none;
+      }
+    }
     .primary kbd {
       border-color: transparent;
       background: none;
-      color: var(--on-plum-2);
+      color: var(--on-primary-2);
     }
   `,
 })

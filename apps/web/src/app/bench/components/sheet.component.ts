@@ -32,6 +32,12 @@ import { Sheets } from '../../workspace/model/sheets';
       width: 440px;
       animation: slide 140ms ease-out;
     }
+    @media screen and (max-width: 700px) {
+      :host {
+        inset: 0;
+        width: auto;
+      }
+    }
     @keyframes slide {
       from {
         transform: translateX(24px);

@@ -55,6 +55,11 @@ const DEPTHS: readonly { readonly depth: number; readonly words: string }[] = [
   { depth: 3, words: '3' },
   { depth: Infinity, words: 'All' },
 ];
+type Side = 'chart' | 'statement';
+const SIDES: readonly { readonly code: Side; readonly words: string }[] = [
+  { code: 'chart', words: 'Chart' },
+  { code: 'statement', words: 'Statement' },
+];
 /** Top of the chart's rows within the seam: the head of the pane and its rule. */
 const ROWS_TOP = 45;
 
@@ -108,6 +113,9 @@ export class BenchPage {
   protected readonly statementWords = STATEMENT_WORDS;
   protected readonly depths = DEPTHS;
   protected readonly shown = this.engine.shown;
+  protected readonly sides = SIDES;
+  /** Where there is room for one side alone, which it is. */
+  protected readonly shownSide = signal<Side>('chart');
   private readonly rowsInSight = signal<RowsInSight>({ scrolled: 0, height: 0 });
   private readonly linesInSight = signal<StatementInSight>({ top: 0, height: 0, scrolled: 0 });
 

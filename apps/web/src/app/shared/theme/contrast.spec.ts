@@ -31,6 +31,7 @@ const TEXT_ON_GROUND = [
   ['ink-2', 'paper'], ['ink-2', 'sheet'], ['ink-2', 'field'], ['ink-2', 'plum-wash'],
   ['ink-3', 'sheet'], ['amber-ink', 'sheet'], ['amber-ink', 'amber-wash'], ['amber-ink', 'plum-wash'],
   ['good', 'good-wash'], ['bad', 'bad-wash'], ['bad', 'sheet'], ['plum-ink', 'plum-wash'],
+  ['on-primary', 'primary'], ['on-primary', 'primary-2'], ['on-primary-2', 'primary'],
   ['on-plum', 'plum'], ['on-plum', 'plum-2'], ['on-plum-2', 'plum'],
 ] as const; // prettier-ignore
 

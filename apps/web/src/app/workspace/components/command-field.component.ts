@@ -90,7 +90,8 @@ const spokenOf = (...parts: readonly string[]): string =>
     :host {
       position: relative;
       display: block;
-      width: 250px;
+      flex: 0 1 250px;
+      min-width: 40px;
     }
     :host ::ng-deep .p-autocomplete,
     :host ::ng-deep .p-autocomplete-input {
@@ -102,6 +103,11 @@ const spokenOf = (...parts: readonly string[]): string =>
       top: 6px;
       right: 8px;
       pointer-events: none;
+    }
+    @media screen and (max-width: 700px) {
+      .own {
+        display: none;
+      }
     }
     .command-choice {
       display: flex;

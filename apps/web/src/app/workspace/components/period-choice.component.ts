@@ -69,10 +69,13 @@ import { workspaceFeature } from '../state/workspace.feature';
     }
   `,
   styles: `
+    .button {
+      white-space: nowrap;
+    }
     .panel {
       display: grid;
       gap: 2px;
-      width: 390px;
+      width: min(390px, calc(100vw - 40px));
     }
     .choice {
       display: flex;
