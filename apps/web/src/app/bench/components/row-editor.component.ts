@@ -88,6 +88,8 @@ export class RowEditorComponent {
   private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
 
   constructor() {
+    // Ahead of the lists of choices, which keep Tab to themselves.
+    this.host.addEventListener('keydown', (event) => this.stayWithin(event), { capture: true });
     afterNextRender(
       () => {
         const { nativeElement } = this.name();
@@ -138,7 +140,6 @@ export class RowEditorComponent {
 
   protected onKey(event: KeyboardEvent): void {
     event.stopPropagation();
-    if (event.key === 'Tab') this.stayWithin(event);
     if (event.key === 'Escape') {
       event.preventDefault();
       this.left.emit();
@@ -150,10 +151,12 @@ export class RowEditorComponent {
 
   /** Tab goes round the fields of the row, until it is kept or left. */
   private stayWithin(event: KeyboardEvent): void {
+    if (event.key !== 'Tab') return;
     const fields = [...this.host.querySelectorAll<HTMLElement>('input')];
     const [from, to] = event.shiftKey ? [fields[0], fields.at(-1)] : [fields.at(-1), fields[0]];
     if (event.target !== from) return;
     event.preventDefault();
-    to?.focus();
+    // Once the list of the field that is left has taken what was typed.
+    queueMicrotask(() => to?.focus());
   }
 }

@@ -1,10 +1,12 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
   type ElementRef,
   inject,
+  Injector,
   signal,
   untracked,
   viewChild,
@@ -100,6 +102,7 @@ export class BenchPage {
   private readonly commands = inject(Commands);
   private readonly undoing = inject(Undoing);
   private readonly store = inject(Store);
+  private readonly injector = inject(Injector);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   private readonly tree = viewChild(ChartTreeComponent);
@@ -283,10 +286,17 @@ export class BenchPage {
   }
 
   protected focusTree(): void {
-    this.tree()?.focus();
+    this.showSide('chart', () => this.tree()?.focus());
   }
 
   protected focusStatement(): void {
-    this.statementSheet()?.focus();
+    this.showSide('statement', () => this.statementSheet()?.focus());
+  }
+
+  /** Where there is room for one side alone, it is drawn before it takes the keyboard. */
+  private showSide(side: Side, focus: () => void): void {
+    if (this.shownSide() === side) return focus();
+    this.shownSide.set(side);
+    afterNextRender(focus, { injector: this.injector });
   }
 }
