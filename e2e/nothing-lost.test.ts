@@ -138,6 +138,11 @@ describe('what is typed is never lost', () => {
     await maren.press('Control+Enter');
     await maren.sees('Petty cash');
     await maren.seesNoMore('“10x!” is no account number');
+    await maren.tabTo('Another list');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    await maren.page.reload();
+    await maren.sees('Drop a file here');
   });
 
   it('signing out asks first while something is in this browser alone', async () => {

@@ -1,5 +1,13 @@
 import { toSignal } from '@angular/core/rxjs-interop';
-import { computed, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import {
+  computed,
+  effect,
+  inject,
+  Injectable,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { LIMITS } from '@iunctus/exchange/reading';
 import type {
   AccountId,
@@ -95,6 +103,10 @@ export class ImportDraft {
   }));
 
   constructor() {
+    // A file that cannot be read is not tried again at each visit.
+    effect(() => {
+      if (this.engine.problem() !== null) untracked(() => this.close());
+    });
     // Whatever is decided outlasts a reload.
     effect(() => {
       const [client, seen, decisions] = [this.client(), this.seen(), this.decisions()];
@@ -124,7 +136,13 @@ export class ImportDraft {
     await this.engine.read(new Blob([list.bytes as BlobPart]));
   }
 
-  /** Lets the list go. */
+  /** Lets the list go, whatever is being done with it. */
+  letGo(): void {
+    this.close();
+    this.engine.stop();
+  }
+
+  /** Forgets what this browser keeps of the list. */
   close(): void {
     const client = this.client();
     if (client === null) return;

@@ -5,7 +5,7 @@ import { catchError, exhaustMap, map, of, tap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf } from '../../shared/api/problem';
 import { SessionApiActions, SessionPageActions } from './session.actions';
-import { signInFor, wantedFrom } from './wanted-place';
+import { isSignIn, signInFor, wantedFrom } from './wanted-place';
 
 /** Checks a sign-in with the server. */
 export const signIn$ = createEffect(
@@ -73,6 +73,8 @@ export const leave$ = createEffect(
       ofType(SessionApiActions.signedOut, SessionApiActions.sessionLost),
       tap(({ type }) => {
         const lost = type === SessionApiActions.sessionLost.type;
+        // Another answer may say so too, when the way to the sign-in is gone already.
+        if (lost && isSignIn(router.url)) return;
         void router.navigateByUrl(lost ? signInFor(router, router.url) : '/sign-in');
       }),
     ),

@@ -21,20 +21,27 @@ const WRITTEN_AT_ONCE = 200_000;
 export class Keepsakes {
   /** Writes to the database one after the other, so that the newest stays. */
   private turn: Promise<unknown> = Promise.resolve();
+  /** Keys of which the database holds nothing, so that typing does not ask it letter by letter. */
+  private readonly shortOnly = new Set<string>();
 
   /** Keeps a value. Rejects where the browser has no room or keeps nothing. */
   put(key: string, value: unknown): Promise<void> {
     const text = holdsBytes(value) ? null : JSON.stringify(value);
-    if (text === null || text.length > WRITTEN_AT_ONCE) {
-      localStorage.removeItem(PREFIX + key);
-      return this.inTurn(() => set(PREFIX + key, value));
-    }
+    if (text === null || text.length > WRITTEN_AT_ONCE) return this.putLong(key, value);
     try {
       localStorage.setItem(PREFIX + key, text);
     } catch {
-      return this.inTurn(() => set(PREFIX + key, value));
+      return this.putLong(key, value);
     }
+    if (this.shortOnly.has(key)) return Promise.resolve();
+    this.shortOnly.add(key);
     return this.inTurn(() => del(PREFIX + key)).catch(() => undefined);
+  }
+
+  private putLong(key: string, value: unknown): Promise<void> {
+    localStorage.removeItem(PREFIX + key);
+    this.shortOnly.delete(key);
+    return this.inTurn(() => set(PREFIX + key, value));
   }
 
   /** Forgets a value. */
