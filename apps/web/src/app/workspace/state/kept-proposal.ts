@@ -38,44 +38,37 @@ export const mergeSteps = (
   return { steps, conflicts: [...bench.proposal.conflicts, ...conflicts] };
 };
 
+/** What was kept, exactly as it was left where it follows what the server has, and else on top of that. */
 const onTop = (bench: BenchChart, kept: SaveProposalRequest): ProposalContent => {
   const { proposal } = bench;
-  const { name, comment } = kept.name === '' && kept.comment === '' ? proposal : kept;
+  const { name, comment } = kept;
   const follows = proposal.asKept && kept.version === proposal.version;
   if (follows && kept.keeps <= proposal.steps.length) {
     const steps = [...proposal.steps.slice(0, kept.keeps), ...kept.steps];
     return { steps, conflicts: kept.conflicts, name, comment };
   }
-  return { ...mergeSteps({ steps: kept.steps, savedSteps: [] }, bench), name, comment };
+  const merged = mergeSteps({ steps: kept.steps, savedSteps: [] }, bench);
+  return name === '' && comment === ''
+    ? { ...merged, name: proposal.name, comment: proposal.comment }
+    : { ...merged, name, comment };
 };
 
+const benchWith = (bench: BenchChart, content: ProposalContent): BenchChart => ({
+  ...bench,
+  proposal: {
+    ...bench.proposal,
+    ...content,
+    steps: [...content.steps],
+    conflicts: [...content.conflicts],
+    asKept: false,
+  },
+});
+
 /**
- * The proposal with what this browser kept of it: exactly as it was left where nobody stored another meanwhile,
- * and else the steps that the server does not have, on top of what it has.
+ * The proposal with what this browser kept of it: this window's own first, then what closed windows left, each on top
+ * of the one before.
  */
 export const broughtBack = (
   bench: BenchChart,
   kept: readonly SaveProposalRequest[],
-): ProposalContent => {
-  const { steps, conflicts, name, comment } = bench.proposal;
-  return kept.reduce<ProposalContent>(
-    (content, one, at) =>
-      at === 0
-        ? onTop(bench, one)
-        : {
-            ...content,
-            ...mergeSteps(
-              { steps: one.steps, savedSteps: [] },
-              {
-                ...bench,
-                proposal: {
-                  ...bench.proposal,
-                  steps: [...content.steps],
-                  conflicts: [...content.conflicts],
-                },
-              },
-            ),
-          },
-    { steps, conflicts, name, comment },
-  );
-};
+): ProposalContent => kept.reduce((so, one) => benchWith(bench, onTop(so, one)), bench).proposal;

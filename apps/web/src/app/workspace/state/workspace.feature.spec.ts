@@ -256,6 +256,12 @@ describe('what the browser kept', () => {
     expect(workspaceFeature.selectSaving.projector(proposal)).toBe('saving');
   });
 
+  it('stays without a name where everything was discarded before the server knew', () => {
+    const kept = keptOf(openedWith([A]), WorkspaceActions.proposalDiscarded());
+    const { proposal } = opening(chartWith([A]), kept);
+    expect([proposal.steps, proposal.name]).toEqual([[], '']);
+  });
+
   it('comes on top of what another window stored meanwhile', () => {
     const kept = keptOf(openedWith([A]), propose(C));
     expect(opening(chartWith([A, B], 2), kept).proposal.steps).toEqual([A, B, C]);
