@@ -77,6 +77,7 @@ const planFor = (chart: Chart, rows: Awaited<ReturnType<typeof rowsFrom>>) =>
     types: new Map(),
     answers: new Map(),
     fates: new Map(),
+    clashes: null,
     former: [],
     newId: (index) => `new-${index}`,
   });

@@ -288,3 +288,57 @@ describe('a workbook that was taken out and numbered anew in a spreadsheet', () 
     expect(maren.complaints).toEqual([]);
   });
 });
+
+/** A list whose numbers stand for other accounts at the ceramics studio. */
+const ANOTHER = `Number,Name,Type
+1010,Harbour savings,Bank
+1210,Timber in the yard,Inventory
+4010,Boats sold,Income
+4020,Repairs of boats,Income
+6010,Wages of the yard,Expense
+6020,Slipway rent,Expense
+6030,Yard insurance,Expense
+`;
+
+describe('a list of another chart altogether', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    bench = await openBench('Kestrel Lane Cider Works');
+    maren = bench.maren;
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    await choose(maren, 'yard.csv', Buffer.from(ANOTHER));
+    await maren.sees('Harbour savings');
+    await maren.press('Control+Enter');
+  });
+  afterAll(() => bench.leave());
+
+  it('is recognised as such, with one decision for all its numbers', async () => {
+    await maren.sees('This list looks like another chart altogether');
+    await maren.sees('wait for an answer');
+  });
+
+  it('gives the chart’s accounts other numbers where the list is to keep its own', async () => {
+    await maren.page.select('iu-clash-choice select', 'list');
+    await maren.sees('6 new accounts');
+    await maren.seesNoMore('for an answer');
+  });
+
+  it('takes the place of the chart on request, says what goes, and is undone in one step', async () => {
+    await maren.page.select('iu-clash-choice select', 'replace');
+    await maren.sees('with a history are retired');
+    await maren.press('Control+Enter');
+    await maren.hasChart();
+    await maren.goTo('Slipway rent');
+    await maren.cursorShows({ number: '6020' });
+    await maren.press('Control+z');
+    await maren.seesNoMore('Slipway rent');
+  });
+
+  it('complains about nothing in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});

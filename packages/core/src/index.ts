@@ -85,6 +85,7 @@ export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/a
 export { TREE_SOURCES, type TreeSource } from './importing/tree-row';
 export { DOUBTFUL, type KindReason, type RowKind } from './importing/import-kinds';
 export { type FormerTitle, type ImportAnswer, type ImportQuestion } from './importing/match-rows';
+export { CLASH_RULES, type ClashRule } from './importing/clashes';
 export * from './importing/import-plan';
 export * from './importing/plan-import';
 export * from './returns/return-sheet';

@@ -37,7 +37,16 @@ export interface ImportChange {
 
 /** What becomes of a row. */
 export type ImportStatus =
-  'same' | 'changed' | 'new' | 'merged' | 'band' | 'question' | 'wrong' | 'leftOut' | 'total';
+  | 'same'
+  | 'changed'
+  | 'new'
+  | 'merged'
+  | 'band'
+  | 'question'
+  | 'waiting'
+  | 'wrong'
+  | 'leftOut'
+  | 'total';
 
 /** A row lined up with the chart. */
 export interface ImportRow {
@@ -75,11 +84,12 @@ export interface ListedBalance {
   readonly amount: Minor;
 }
 
-/** A balance of the list that has no account to stand on: its row is a heading. Debit positive. */
+/** A balance of the list that has no account to stand on: its row is a heading, or is none yet. Debit positive. */
 export interface UnplacedBalance {
   readonly line: number;
-  readonly accountId: AccountId;
+  readonly name: string;
   readonly amount: Minor;
+  readonly why: 'heading' | 'question' | 'waiting' | 'wrong' | 'leftOut';
 }
 
 /** A list lined up with a chart: row by row, what is missing, and the operations for what is clear. */
@@ -90,4 +100,6 @@ export interface ImportPlan {
   readonly operations: readonly Operation[];
   readonly balances: readonly ListedBalance[];
   readonly unplaced: readonly UnplacedBalance[];
+  /** How many numbers of the list stand for other accounts in the chart, whatever rule holds for them. */
+  readonly clashing: number;
 }

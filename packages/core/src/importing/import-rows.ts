@@ -11,9 +11,12 @@ const levelsOf = ({ placed }: WorkRequest): ReadonlyMap<number, number> => {
   return levels;
 };
 
+const waitsForAnother = ({ problems }: Exclude<Outcome, { type: 'done' }>): boolean =>
+  problems.length > 0 && problems.every(({ rule }) => rule === 'parentWrong');
+
 const statusOf = ({ match }: PlacedRow, outcome: Outcome, isBand: boolean): ImportRow['status'] => {
   if (isBand) return 'band';
-  if (outcome.type !== 'done') return 'wrong';
+  if (outcome.type !== 'done') return waitsForAnother(outcome) ? 'waiting' : 'wrong';
   if (match.type === 'question') return 'question';
   if (match.type !== 'account') return match.type;
   return outcome.changes.length > 0 ? 'changed' : 'same';
@@ -46,6 +49,12 @@ const rowOf = (
   };
 };
 
+const isTaken = (status: ImportRow['status']): boolean =>
+  ['same', 'changed', 'new', 'merged'].includes(status);
+
+const whyUnplaced = (status: ImportRow['status']): UnplacedBalance['why'] =>
+  status === 'question' || status === 'waiting' || status === 'wrong' ? status : 'heading';
+
 const balancesOf = (
   rows: readonly ImportRow[],
   accounts: Accounts,
@@ -53,13 +62,12 @@ const balancesOf = (
   const balances: ListedBalance[] = [];
   const unplaced: UnplacedBalance[] = [];
   for (const { accountId, status, entry } of rows) {
-    const taken = ['same', 'changed', 'new', 'merged'].includes(status);
-    const account = taken ? accounts.get(accountId ?? '') : undefined;
-    const { balance: amount, line } = entry;
-    if (account === undefined || amount === null) continue;
-    const { id, kind, role } = account;
-    if (role === 'posting') balances.push({ accountId: id, kind, amount });
-    else if (amount !== 0) unplaced.push({ line, accountId: id, amount });
+    const { balance: amount, line, name } = entry;
+    if (amount === null || status === 'band') continue;
+    const account = isTaken(status) ? accounts.get(accountId ?? '') : undefined;
+    if (account?.role === 'posting')
+      balances.push({ accountId: account.id, kind: account.kind, amount });
+    else if (amount !== 0) unplaced.push({ line, name, amount, why: whyUnplaced(status) });
   }
   return { balances, unplaced };
 };
@@ -68,7 +76,7 @@ const balancesOf = (
 export const importRows = (
   request: WorkRequest,
   done: WorkDone,
-): Omit<ImportPlan, 'treeSource'> => {
+): Omit<ImportPlan, 'treeSource' | 'clashing'> => {
   const accounts = accountsById(done.chart);
   const known = { ...done, accounts, levels: levelsOf(request) };
   const rows = request.placed.map((placed) => rowOf(placed, request, known));

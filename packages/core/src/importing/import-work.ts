@@ -6,6 +6,7 @@ import { elementOf } from '../kinds/kinds';
 import { apply, applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import type { Refusal } from '../operations/refusal';
+import { displacedBy, type ClashRule } from './clashes';
 import type { RowKind } from './import-kinds';
 import type { Fate, ImportChange, ImportProblem, MissingAccount } from './import-plan';
 import type { RowMatch } from './match-rows';
@@ -32,6 +33,7 @@ export interface WorkRequest {
   readonly bands: ReadonlySet<number>;
   readonly fates: ReadonlyMap<AccountId, Fate>;
   readonly today: CalendarDate;
+  readonly clashes: ClashRule | null;
   /** Parents before what is below them. */
   readonly placed: readonly PlacedRow[];
   /** Is told now and then which share of the rows is done. */
@@ -91,8 +93,9 @@ class ImportWork {
   }
 
   run(): { readonly done: WorkDone; readonly exclude: Excluded } {
-    const missing = missingFrom(this.start, this.request);
-    const deleted = this.dispose(missing, 'delete');
+    const listed = missingFrom(this.start, this.request);
+    const deleted = this.dispose(listed, 'delete');
+    const missing = this.replaced(listed, deleted);
     this.renumber();
     this.takeRows();
     const { numbers, problems } = this.giveNumbers();
@@ -104,8 +107,8 @@ class ImportWork {
       ids: this.ids,
       numbers,
       missing: missing.map((one) => {
-        const refusal = deleted.get(one.account.id) ?? retired.get(one.account.id) ?? null;
-        return { ...one, refusal };
+        const refused = one.fate === 'delete' ? deleted : retired;
+        return { ...one, refusal: refused.get(one.account.id) ?? null };
       }),
     };
     return { done, exclude: this.turnedWrong(problems) };
@@ -142,6 +145,19 @@ class ImportWork {
     return refusals;
   }
 
+  /** What a list that replaces the chart cannot delete is retired, unless the user says what becomes of it. */
+  private replaced(
+    missing: readonly MissingAccount[],
+    refused: ReadonlyMap<AccountId, Refusal>,
+  ): readonly MissingAccount[] {
+    const { clashes, fates } = this.request;
+    if (clashes !== 'replace') return missing;
+    return missing.map((one) => {
+      const { id } = one.account;
+      return refused.has(id) && !fates.has(id) ? { ...one, fate: 'retire' } : one;
+    });
+  }
+
   /** New numbers for accounts that are there, all in one step, so that they may swap. */
   private renumber(): void {
     const wished = new Map<AccountId, string>();
@@ -151,6 +167,10 @@ class ImportWork {
       if (!this.excluded.has(at) && this.before.get(match.id)?.number !== number)
         wished.set(match.id, number);
     }
+    const { clashes, placed } = this.request;
+    if (clashes === 'list' || clashes === 'replace')
+      for (const [id, number] of displacedBy(this.current, placed))
+        if (!wished.has(id)) wished.set(id, number);
     const { given, refused } = possibleRenumberings(this.current, wished);
     if (given.length > 0) this.try([{ type: 'renumberMany', numbers: given }]);
     for (const { id } of given) this.renumbered.add(id);
@@ -213,8 +233,9 @@ class ImportWork {
     if ('line' in parent)
       return { type: 'waits', problems: [{ rule: 'parentWrong', line: parent.line }] };
     const account = this.withSystemUse(this.withFreeNumber(placed.account));
-    const { lasts, fresh } = this;
-    const place = placeFor(this.current, account, { parentId: parent.id, lasts, fresh });
+    const { lasts } = this;
+    const asListed = this.fresh || this.request.clashes === 'replace';
+    const place = placeFor(this.current, account, { parentId: parent.id, lasts, asListed });
     const budget = budgetChange(account, placed.row.entry.budget);
     const refusal = this.try([
       { type: 'addAccount', account, ...place },
@@ -279,7 +300,7 @@ class ImportWork {
     const moveTo = (target: AccountId | null): Operation => ({
       type: 'moveNode',
       id: account.id,
-      ...placeFor(this.current, { ...account, kind }, { parentId: target, lasts, fresh: false }),
+      ...placeFor(this.current, { ...account, kind }, { parentId: target, lasts, asListed: false }),
     });
     if (elementOf(kind) === elementOf(account.kind)) return [moveTo(to), ...others];
     const alone = parentId === null ? [] : [moveTo(null)];

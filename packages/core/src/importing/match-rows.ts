@@ -4,6 +4,7 @@ import { accountCount, eachNode, mergedAccounts } from '../chart/queries';
 import { likeness } from '../matching/likeness';
 import { wordsOf } from '../matching/words';
 import { nameKey } from '../text/name-key';
+import type { ClashRule } from './clashes';
 import type { TreeRow } from './tree-row';
 
 /** What an account was numbered and called before. */
@@ -35,6 +36,15 @@ export interface MatchRequest {
   readonly leads?: (at: number) => boolean;
   /** Answers to questions, by line. */
   readonly answers: ReadonlyMap<number, ImportAnswer>;
+  /** What holds for numbers that mean other accounts; `null` asks about each. */
+  readonly clashes: ClashRule | null;
+}
+
+/** What the rows of a list are in the chart. */
+export interface RowMatches {
+  readonly matches: readonly RowMatch[];
+  /** How many rows have a number that means another account in the chart. */
+  readonly clashing: number;
 }
 
 /** From this likeness on, two names under one number are one account. */
@@ -64,6 +74,7 @@ class Matcher {
   private readonly byName = new Map<string, Account | null>();
   private readonly claimed = new Set<AccountId>();
   private readonly matches: (RowMatch | null)[];
+  private clashing = 0;
 
   constructor(
     private readonly chart: Chart,
@@ -79,7 +90,7 @@ class Matcher {
     this.matches = rows.map(() => null);
   }
 
-  match(): readonly RowMatch[] {
+  match(): RowMatches {
     this.takeAnswers();
     this.takeEach((row) => this.sameNumberAndName(row));
     this.takeEach((row, at) => this.fitting(at, this.sameName(row)));
@@ -87,7 +98,8 @@ class Matcher {
     this.takeFormer();
     this.askAboutOthers();
     this.askAboutAlike();
-    return this.matches.map((match) => match ?? { type: 'new' });
+    const matches = this.matches.map((match): RowMatch => match ?? { type: 'new' });
+    return { matches, clashing: this.clashing };
   }
 
   private claim(at: number, id: AccountId): void {
@@ -155,12 +167,15 @@ class Matcher {
     });
   } // prettier-ignore
 
-  /** A number that means something else in the chart is asked about, unless its account is numbered anew. */
+  /** A number that means something else in the chart is asked about, unless its account is numbered anew
+   *  or one rule holds for all of them. */
   private askAboutOthers(): void {
     this.rows.forEach(({ entry }, at) => {
       const account = entry.number === null ? undefined : this.byNumber.get(entry.number);
       if (this.matches[at] !== null || account === undefined || this.claimed.has(account.id)) return;
-      this.ask(at, { type: 'numberMeansOther', accountId: account.id });
+      this.clashing += 1;
+      if (this.request.clashes === null) this.ask(at, { type: 'numberMeansOther', accountId: account.id });
+      else this.matches[at] = { type: 'new' };
     });
   } // prettier-ignore
 
@@ -214,7 +229,7 @@ export const matchRows = (
   chart: Chart,
   rows: readonly TreeRow[],
   request: MatchRequest,
-): readonly RowMatch[] =>
+): RowMatches =>
   accountCount(chart) === 0 && mergedAccounts(chart).length === 0
-    ? rows.map(() => ({ type: 'new' }))
+    ? { matches: rows.map(() => ({ type: 'new' })), clashing: 0 }
     : new Matcher(chart, rows, request).match();

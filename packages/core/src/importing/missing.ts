@@ -1,6 +1,7 @@
 import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import { eachNode } from '../chart/queries';
+import type { ClashRule } from './clashes';
 import type { Fate, MissingAccount } from './import-plan';
 import type { RowMatch } from './match-rows';
 
@@ -10,6 +11,7 @@ export const missingFrom = (
   list: {
     readonly placed: readonly { readonly match: RowMatch }[];
     readonly fates: ReadonlyMap<AccountId, Fate>;
+    readonly clashes: ClashRule | null;
   },
 ): readonly MissingAccount[] => {
   const found = new Set(
@@ -18,8 +20,9 @@ export const missingFrom = (
       return match.type === 'question' ? [match.question.accountId] : [];
     }),
   );
+  const usual = list.clashes === 'replace' ? 'delete' : 'leave';
   return [...eachNode(chart.roots)].flatMap(({ account }): MissingAccount[] => {
     if (found.has(account.id) || account.retiredOn !== null) return [];
-    return [{ account, fate: list.fates.get(account.id) ?? 'leave', refusal: null }];
+    return [{ account, fate: list.fates.get(account.id) ?? usual, refusal: null }];
   });
 };

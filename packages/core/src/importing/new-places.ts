@@ -10,8 +10,8 @@ export interface PlaceRequest {
   readonly parentId: AccountId | null;
   /** The account that came last to each parent, by its id; empty text for main accounts. */
   readonly lasts: ReadonlyMap<string, AccountId>;
-  /** Whether the chart had no accounts, so that the order of the list is the order. */
-  readonly fresh: boolean;
+  /** Whether the order of the list is the order: the chart had no accounts, or the list takes its place. */
+  readonly asListed: boolean;
 }
 
 const before = (a: string, b: string): boolean => a.localeCompare(b, 'en', { numeric: true }) < 0;
@@ -22,9 +22,9 @@ const lastLower = (siblings: readonly ChartNode[], number: string): ChartNode | 
 
 /** After the account before it in the list, or in a living chart where its number belongs; else last before any contra. */
 export const placeFor = (chart: Chart, account: Account, request: PlaceRequest): Place => {
-  const { parentId, lasts, fresh } = request;
+  const { parentId, lasts, asListed } = request;
   const last = lasts.get(parentId ?? '');
-  if (fresh && last !== undefined) return { parentId, afterId: last };
+  if (asListed) return { parentId, afterId: last ?? null };
   const all = childrenOf(chart, parentId).filter((node) => node.account.id !== account.id);
   const element = elementOf(account.kind);
   const own =

@@ -5,10 +5,11 @@ import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
 import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import { liftBands } from './bands';
+import type { ClashRule } from './clashes';
 import type { ImportEntry, Mended } from './entry';
 import { findTree, treeSourceOf } from './find-tree';
 import { childrenOfRows, findKinds, type RowKind } from './import-kinds';
-import type { Fate, ImportPlan, ImportRow, ImportStatus } from './import-plan';
+import type { Fate, ImportPlan, ImportRow, ImportStatus, UnplacedBalance } from './import-plan';
 import { importRows } from './import-rows';
 import { workUntilSettled, type PlacedRow } from './import-work';
 import { matchRows, type FormerTitle, type ImportAnswer, type RowMatch } from './match-rows';
@@ -30,6 +31,7 @@ export interface ImportRequest {
   readonly answers: ReadonlyMap<number, ImportAnswer>;
   readonly fates: ReadonlyMap<AccountId, Fate>;
   readonly former: readonly FormerTitle[];
+  readonly clashes: ClashRule | null;
   /** A fresh id for the n-th row; the same at each call. */
   newId(index: number): AccountId;
   /** Is told now and then which share of the work is done, from 0 to 1. */
@@ -130,6 +132,11 @@ const placedRows = (
   });
 };
 
+const unplacedOf = (leftOut: readonly ImportEntry[]): readonly UnplacedBalance[] =>
+  leftOut.flatMap(({ line, name, balance }) =>
+    balance === null || balance === 0 ? [] : [{ line, name, amount: balance, why: 'leftOut' }],
+  );
+
 const withoutAlone = (
   rows: readonly TreeRow[],
   mended: ReadonlyMap<number, Mended>,
@@ -157,7 +164,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const plan = planFor(chart, read.entries);
   const children = childrenOfRows(rows);
   const leads = (at: number): boolean => (children[at]?.length ?? 0) > 0;
-  const matches = matchRows(chart, rows, { ...request, leads });
+  const { matches, clashing } = matchRows(chart, rows, { ...request, leads });
   tell(DONE.matched);
   const accounts = accountsOf(chart, matches);
   const kinds = findKinds(rows, { ...request, accounts, plan, under });
@@ -168,6 +175,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
     bands,
     fates,
     today,
+    clashes: request.clashes,
     placed,
     tell: (share: number) => tell(DONE.kinds + share * (1 - DONE.kinds)),
   };
@@ -182,6 +190,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
     missing: done.missing,
     operations: done.operations,
     balances: done.balances,
-    unplaced: done.unplaced,
+    unplaced: [...done.unplaced, ...unplacedOf(read.leftOut)],
+    clashing,
   };
 };

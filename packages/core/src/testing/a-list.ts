@@ -31,6 +31,7 @@ export const importOf = (
     answers: new Map(),
     fates: new Map(),
     former: [],
+    clashes: null,
     newId: (index) => `new-${index}`,
     ...more,
   });

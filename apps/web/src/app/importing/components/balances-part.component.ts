@@ -12,6 +12,7 @@ import {
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { unplacedWords } from '../../shared/words/import-words';
 import type { Caller } from '../../shared/words/opening-words';
 import { ImportOpening } from '../model/import-opening';
 
@@ -30,7 +31,7 @@ export class BalancesPartComponent {
   private readonly proposed = inject(ProposedChart);
   protected readonly brought = inject(ImportOpening);
   readonly balances = input.required<readonly ListedBalance[]>();
-  /** Balances that stand on headings. */
+  /** Balances that stay out. */
   readonly unplaced = input.required<readonly UnplacedBalance[]>();
   /** What accounts that the list adds are called. */
   readonly titles = input.required<ReadonlyMap<string, string>>();
@@ -43,11 +44,9 @@ export class BalancesPartComponent {
     return { debit: words(debit), credit: words(credit) };
   });
   protected readonly stranded = computed(() =>
-    this.unplaced().map(({ line, accountId, amount }) => ({
-      line,
-      title: this.called()(accountId),
-      amount: formatAmount(amount, { currency: this.currency() }),
-    })),
+    this.unplaced().map((one) =>
+      unplacedWords(one, formatAmount(one.amount, { currency: this.currency() })),
+    ),
   );
   protected readonly called = computed<Caller>(() => {
     const [chart, titles] = [this.proposed.chart(), this.titles()];

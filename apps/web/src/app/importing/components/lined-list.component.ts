@@ -19,7 +19,7 @@ import { ElementMarkComponent } from '../../shared/components/element-mark.compo
 import { kindReasonWords, rowWords, type ChangeContext } from '../../shared/words/import-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
-import { isDoubtful, type ShownLine } from '../model/row-filter';
+import { isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
 
 const ROW_HEIGHT = 28;
 const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is deleted' } as const;
@@ -70,7 +70,7 @@ const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is 
               {{ kinds[kind.kind].name }}
               @if (line.row.status === 'new') {
                 <i [title]="reasonWords(kind.reason)"
-                  >{{ doubtful(line) ? 'Is that right? ' : '' }}{{ reasonWords(kind.reason) }}</i
+                  >{{ doubt(line) }}{{ reasonWords(kind.reason) }}</i
                 >
               }
             }
@@ -202,8 +202,16 @@ export class LinedListComponent {
     return line.type === 'row' && isDoubtful(line.row);
   }
 
+  protected doubt(line: ShownLine): string {
+    if (line.type !== 'row' || !isDoubtful(line.row)) return '';
+    return isOnWrongSide(line.row) ? 'Its balance is on the other side. ' : 'Is that right? ';
+  }
+
   protected quiet(line: ShownLine): boolean {
-    return line.type === 'row' && ['same', 'band', 'total', 'merged'].includes(line.row.status);
+    return (
+      line.type === 'row' &&
+      ['same', 'band', 'total', 'merged', 'waiting'].includes(line.row.status)
+    );
   }
 
   protected what(line: ShownLine): string {

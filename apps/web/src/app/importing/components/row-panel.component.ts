@@ -29,7 +29,7 @@ import {
 import { refusalWords } from '../../shared/words/refusal-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { ImportDraft } from '../model/import-draft';
-import { isDoubtful, type ShownLine } from '../model/row-filter';
+import { isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
 
 /** Cells that can be mended although the list has no column for them. */
 const ALWAYS: readonly ColumnUse[] = ['number', 'name'];
@@ -99,6 +99,10 @@ export class RowPanelComponent {
 
   protected doubtful(row: ImportRow): boolean {
     return isDoubtful(row);
+  }
+
+  protected onWrongSide(row: ImportRow): boolean {
+    return isOnWrongSide(row);
   }
 
   protected landing(kind: KindCode): string {

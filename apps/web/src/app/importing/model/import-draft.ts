@@ -11,6 +11,7 @@ import {
 import { LIMITS } from '@iunctus/exchange/reading';
 import type {
   AccountId,
+  ClashRule,
   ColumnReading,
   ColumnUse,
   Fate,
@@ -90,6 +91,7 @@ export class ImportDraft {
   private readonly fates = this.anew<ReadonlyMap<AccountId, Fate>>(
     () => new Map(this.again()?.fates),
   );
+  readonly clashes = this.anew<ClashRule | null>(() => this.again()?.clashes ?? null);
   /** How the list that was opened is called. */
   readonly name = signal('');
 
@@ -100,6 +102,7 @@ export class ImportDraft {
     types: this.types(),
     answers: this.answers(),
     fates: this.fates(),
+    clashes: this.clashes(),
   }));
 
   constructor() {
@@ -202,6 +205,9 @@ export class ImportDraft {
   withdrawAnswer(line: number): void {
     this.answers.update((answers) => without(answers, line));
   }
+
+  /** The lines whose questions were answered. */
+  readonly answeredLines = computed<ReadonlySet<number>>(() => new Set(this.answers().keys()));
 
   answered(line: number): ImportAnswer | undefined {
     return this.answers().get(line);

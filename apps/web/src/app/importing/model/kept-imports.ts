@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { COLUMN_USES, KIND_CODES, TREE_SOURCES } from '@iunctus/core';
+import { CLASH_RULES, COLUMN_USES, KIND_CODES, TREE_SOURCES } from '@iunctus/core';
 import * as v from 'valibot';
 import { KeptByWindow } from '../../shared/keeping/kept-by-window';
 import type { Decisions } from '../workers/import-messages';
@@ -28,6 +28,7 @@ const KeptDecisions = v.strictObject({
   types: v.array(v.tuple([v.string(), v.picklist(KIND_CODES)])),
   answers: v.array(v.tuple([v.number(), v.nullable(v.string())])),
   fates: v.array(v.tuple([v.string(), v.picklist(['leave', 'retire', 'delete'])])),
+  clashes: v.optional(v.nullable(v.picklist(CLASH_RULES)), null),
 });
 export type KeptDecisions = v.InferOutput<typeof KeptDecisions>;
 
@@ -48,6 +49,7 @@ export const plainDecisions = (
   types: [...decisions.types],
   answers: [...decisions.answers],
   fates: [...decisions.fates],
+  clashes: decisions.clashes,
 });
 
 const ListFile = v.strictObject({ bytes: v.instance(Uint8Array) });

@@ -1,5 +1,5 @@
 import { aChart, aList, importOf } from '@iunctus/core/testing';
-import { countsOf, linesOf, ROW_FILTERS } from './row-filter';
+import { countsOf, isOnWrongSide, linesOf, ROW_FILTERS } from './row-filter';
 
 const PLAN = importOf(
   aChart('1010 Operating account\n5010 Fruit\n6010 Rent'),
@@ -31,5 +31,35 @@ describe('the lines of a list by group', () => {
   it('gives every line a key of its own', () => {
     const keys = linesOf(PLAN, 'all').map(({ key }) => key);
     expect(new Set(keys).size).toBe(keys.length);
+  });
+});
+
+describe('a guessed kind that would put a balance on the unusual side', () => {
+  const shownOf = (list: string) => linesOf(importOf(aChart(''), aList(list)), 'attention');
+
+  it('is looked at before any other guess, however sure it is', () => {
+    const [first] = shownOf('Name|Debit|Credit\nQwertz|1.00|\nRent expense||900.00\nWages|5.00|');
+    expect(first).toMatchObject({ row: { entry: { name: 'Rent expense' } } });
+  });
+
+  it('is none where the list itself names the kind, or the kind is a contra', () => {
+    const plan = importOf(
+      aChart(''),
+      aList('Name|Type|Debit|Credit\nOverdrawn bank|Bank||9.00\nSales returns||9.00|'),
+    );
+    expect(plan.rows.filter(isOnWrongSide)).toEqual([]);
+  });
+});
+
+describe('a question that was answered', () => {
+  it('keeps its place among the questions while its kind is still to be looked at', () => {
+    const list = aList('Number|Name\n1010|Qwertz\n5010|Asdfgh\n6010|Rent');
+    const chart = aChart('1010 Operating account\n5010 Fruit\n6010 Rent');
+    const plan = importOf(chart, list, { answers: new Map([[2, null]]) });
+    const lines = linesOf(plan, 'attention', new Set([2]));
+    expect(lines.map((line) => (line.type === 'row' ? line.row.entry.name : ''))).toEqual([
+      'Qwertz',
+      'Asdfgh',
+    ]);
   });
 });

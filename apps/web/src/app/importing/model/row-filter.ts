@@ -1,4 +1,11 @@
-import { DOUBTFUL, type ImportPlan, type ImportRow, type MissingAccount } from '@iunctus/core';
+import {
+  DOUBTFUL,
+  isContra,
+  normalSideOfKind,
+  type ImportPlan,
+  type ImportRow,
+  type MissingAccount,
+} from '@iunctus/core';
 
 /** The groups by which a list is looked through. */
 export const ROW_FILTERS = [
@@ -8,6 +15,7 @@ export const ROW_FILTERS = [
   'changed',
   'missing',
   'same',
+  'waiting',
   'passed',
 ] as const;
 export type RowFilter = (typeof ROW_FILTERS)[number];
@@ -17,13 +25,28 @@ export type ShownLine =
   | { readonly type: 'row'; readonly key: string; readonly row: ImportRow }
   | { readonly type: 'missing'; readonly key: string; readonly missing: MissingAccount };
 
-/** Whether a row's kind is a guess that should be looked at. */
-export const isDoubtful = ({ status, kind }: ImportRow): boolean =>
-  status === 'new' && kind !== null && kind.confidence < DOUBTFUL;
+/** A kind that neither the user nor the list says. */
+const isGuessed = ({ status, kind }: ImportRow): boolean =>
+  status === 'new' && kind !== null && kind.reason.type !== 'chosen' && !kind.stated;
 
-const urgency = (row: ImportRow): number => {
+/** Whether a guessed kind would put the balance of its row on the unusual side. */
+export const isOnWrongSide = (row: ImportRow): boolean => {
+  const balance = row.entry.balance ?? 0;
+  if (!isGuessed(row) || row.kind === null || balance === 0 || isContra(row.kind.kind))
+    return false;
+  return normalSideOfKind(row.kind.kind) !== (balance > 0 ? 'debit' : 'credit');
+};
+
+/** Whether a row's kind is a guess that should be looked at. */
+export const isDoubtful = (row: ImportRow): boolean =>
+  (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL) ||
+  isOnWrongSide(row);
+
+/** A row whose question was answered keeps its place among them, so that the next one is below it. */
+const urgency = (row: ImportRow, answered: ReadonlySet<number>): number => {
   if (row.status === 'wrong') return 0;
-  return row.status === 'question' ? 1 : 2 + (row.kind?.confidence ?? 1);
+  if (row.status === 'question' || answered.has(row.entry.line)) return 1;
+  return isOnWrongSide(row) ? 2 : 3 + (row.kind?.confidence ?? 1);
 };
 
 const needsAttention = (row: ImportRow): boolean =>
@@ -53,18 +76,24 @@ const rowLine = (row: ImportRow): ShownLine => ({
 });
 
 /** The lines of a group: what needs attention comes with the most urgent first, all else as listed. */
-export const linesOf = ({ rows, missing }: ImportPlan, filter: RowFilter): readonly ShownLine[] => {
+export const linesOf = (
+  { rows, missing }: ImportPlan,
+  filter: RowFilter,
+  answered: ReadonlySet<number> = new Set(),
+): readonly ShownLine[] => {
   if (filter === 'missing')
     return missing.map((one) => ({ type: 'missing', key: one.account.id, missing: one }));
   const fitting = rows.filter((row) => fits(row, filter));
   const sorted =
-    filter === 'attention' ? [...fitting].sort((a, b) => urgency(a) - urgency(b)) : fitting;
+    filter === 'attention'
+      ? [...fitting].sort((a, b) => urgency(a, answered) - urgency(b, answered))
+      : fitting;
   return sorted.map(rowLine);
 };
 
 /** How many lines each group has. */
 export const countsOf = (plan: ImportPlan): Readonly<Record<RowFilter, number>> => {
-  const counts = { attention: 0, all: 0, new: 0, changed: 0, missing: plan.missing.length, same: 0, passed: 0 };
+  const counts = { attention: 0, all: 0, new: 0, changed: 0, missing: plan.missing.length, same: 0, waiting: 0, passed: 0 };
   for (const row of plan.rows)
     for (const filter of ROW_FILTERS) if (filter !== 'missing' && fits(row, filter)) counts[filter] += 1;
   return counts;

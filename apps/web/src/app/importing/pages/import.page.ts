@@ -34,6 +34,7 @@ import {
 } from '../../shared/words/import-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { BalancesPartComponent } from '../components/balances-part.component';
+import { ClashChoiceComponent } from '../components/clash-choice.component';
 import { ColumnsTableComponent } from '../components/columns-table.component';
 import { LinedListComponent } from '../components/lined-list.component';
 import { RowPanelComponent } from '../components/row-panel.component';
@@ -43,7 +44,7 @@ import { ImportDraft } from '../model/import-draft';
 import { ImportEngine } from '../model/import-engine';
 import { ImportOpening } from '../model/import-opening';
 import { wholeChartIn } from '../model/whole-chart';
-import { countsOf, linesOf, ROW_FILTERS, type RowFilter } from '../model/row-filter';
+import { countsOf, isOnWrongSide, linesOf, ROW_FILTERS, type RowFilter } from '../model/row-filter';
 
 /** How long decisions must rest before the list is lined up anew, in milliseconds. */
 const REST = 80;
@@ -55,6 +56,7 @@ const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
   changed: 'Changed',
   missing: 'Not in the list',
   same: 'The same',
+  waiting: 'Waiting for others',
   passed: 'Passed over',
 };
 
@@ -67,6 +69,7 @@ type Part = 'columns' | 'types' | 'lines' | 'balances';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     BalancesPartComponent,
+    ClashChoiceComponent,
     ColumnsTableComponent,
     FocusFirstDirective,
     LinedListComponent,
@@ -100,6 +103,8 @@ export class ImportPage {
   protected readonly treeSources = TREE_SOURCES;
   protected readonly treeSourceWords = TREE_SOURCE_WORDS;
   protected readonly refusal = signal<Refusal | null>(null);
+  /** Lines whose kinds were shown as odd before proposing. */
+  protected readonly seenOdd = signal<ReadonlySet<number>>(new Set());
 
   protected readonly problem = computed(() => {
     const problem = this.engine.problem();
@@ -119,7 +124,7 @@ export class ImportPage {
   });
   protected readonly lines = computed(() => {
     const plan = this.engine.plan();
-    return plan === null ? [] : linesOf(plan, this.filter());
+    return plan === null ? [] : linesOf(plan, this.filter(), this.draft.answeredLines());
   });
   /** The line at the cursor; when it leaves the group, the one that takes its place. */
   protected readonly selected = linkedSignal<readonly { key: string }[], string | null>({
@@ -173,6 +178,11 @@ export class ImportPage {
       .filter((part) => part != null)
       .join(', ');
   });
+  protected readonly oddCount = computed(() => {
+    const seen = this.seenOdd();
+    const rows = this.engine.plan()?.rows ?? [];
+    return rows.filter((row) => seen.has(row.entry.line) && isOnWrongSide(row)).length;
+  });
   protected readonly sum = computed(() => this.sumWords());
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
@@ -208,6 +218,7 @@ export class ImportPage {
 
   protected async open({ name, blob }: ChosenSource): Promise<void> {
     this.refusal.set(null);
+    this.seenOdd.set(new Set());
     await this.draft.open(name, blob);
   }
 
@@ -250,6 +261,7 @@ export class ImportPage {
       ...of(counts.changed, 'changed', 'changed'),
       ...of(counts.same, 'the same', 'the same'),
       ...of(asked, 'waits for an answer', 'wait for an answer'),
+      ...of(counts.waiting, 'waits for another line', 'wait for another line'),
       ...of(wrong, 'is wrong and left out', 'are wrong and left out'),
     ];
     return parts.length === 0 ? 'Nothing in this list is an account yet.' : `${parts.join(', ')}.`;
@@ -260,7 +272,11 @@ export class ImportPage {
     if (!this.brought.listed()) return '';
     if (!this.brought.along()) return 'Its balances stay out.';
     if (this.brought.stuck()) return 'Its balances cannot be posted; Balances says why.';
-    return this.brought.opening() === null ? '' : 'Its balances come along.';
+    if (this.brought.opening() === null) return '';
+    const out = this.engine.plan()?.unplaced.length ?? 0;
+    return out === 0
+      ? 'Its balances come along.'
+      : `Its balances come along, but for ${out}; Balances says which.`;
   });
   protected readonly putWords = computed(() => {
     if (this.changeCount() > 0) return String(this.changeCount());
@@ -276,7 +292,21 @@ export class ImportPage {
       );
   }
 
+  /** Guessed kinds whose balances are on the unusual side are shown once before they are proposed. */
+  private looksFirst(): boolean {
+    const odd = (this.engine.plan()?.rows ?? []).filter(isOnWrongSide);
+    const seen = this.seenOdd();
+    this.seenOdd.set(new Set(odd.map(({ entry }) => entry.line)));
+    return odd.some(({ entry }) => !seen.has(entry.line));
+  }
+
   protected propose(): void {
+    if (this.mayPropose() && this.looksFirst()) {
+      this.filter.set('attention');
+      const first = this.lines().find((line) => line.type === 'row' && isOnWrongSide(line.row));
+      this.selected.set(first?.key ?? null);
+      return;
+    }
     if (this.mayPropose()) {
       const operations = this.engine.plan()?.operations ?? [];
       this.put([...operations, ...this.brought.taker()], this.brought.opening());

@@ -30,6 +30,7 @@ const opened = async (text: string) => {
         types: new Map(),
         answers: new Map(),
         fates: new Map(),
+        clashes: null,
       },
     });
     const last = answers.at(-1);

@@ -2,6 +2,7 @@ import type {
   AccountId,
   AmountsTuple,
   BookedChartRecord,
+  ClashRule,
   ColumnReading,
   Fate,
   FormerTitle,
@@ -37,6 +38,8 @@ export interface Decisions {
   readonly types: ReadonlyMap<string, KindCode>;
   readonly answers: ReadonlyMap<number, ImportAnswer>;
   readonly fates: ReadonlyMap<AccountId, Fate>;
+  /** What holds for numbers that mean other accounts; `null` asks about each. */
+  readonly clashes: ClashRule | null;
 }
 
 export type ImportQuestionMessage =

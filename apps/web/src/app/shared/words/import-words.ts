@@ -7,6 +7,7 @@ import {
   titleOf,
   type CellProblem,
   type Chart,
+  type ClashRule,
   type ColumnUse,
   type ImportChange,
   type ImportProblem,
@@ -15,6 +16,7 @@ import {
   type KindCode,
   type KindReason,
   type TreeSource,
+  type UnplacedBalance,
 } from '@iunctus/core';
 import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
 import { accountWords } from './account-words';
@@ -108,7 +110,7 @@ export const importProblemWords = (problem: ImportProblem, chart: Chart): string
     case 'parentCircle':
       return `Its parent “${problem.text}” leads back to this line. Correct it, or let the account stand alone.`;
     case 'parentWrong':
-      return `Waits for line ${problem.line}, under which it stands.`;
+      return `Waits for line ${problem.line}, under which it stands: that one is no account yet.`;
     case 'elementDiffers':
       return `Its kind belongs to another element than “${problem.parent}” above it. Choose another kind, or let it stand alone.`;
     case 'noNumber':
@@ -182,6 +184,7 @@ const STATUS_WORDS: Readonly<Record<ImportRow['status'], string>> = {
   merged: 'Merged before; stays so',
   band: 'Names an element; no account',
   question: 'Waits for your answer',
+  waiting: 'Waits for another line',
   wrong: 'Left out',
   leftOut: 'Left out by you',
   total: 'A total; no account',
@@ -212,3 +215,28 @@ export const questionWords = (
 /** How a row is called. */
 export const rowTitle = ({ number, entry }: ImportRow): string =>
   titleOf({ number, name: entry.name });
+
+/** What becomes of the numbers that stand for other accounts in the chart, under each rule. */
+export const CLASH_WORDS: Readonly<Record<ClashRule | 'each', string>> = {
+  each: 'Ask me about each',
+  chart: 'The chart keeps its numbers; these accounts get others',
+  list: 'The list keeps its numbers; the chart’s accounts get others',
+  replace: 'The list takes the place of the chart',
+};
+
+/** Why a balance of the list stays out. */
+export const unplacedWords = ({ line, name, why }: UnplacedBalance, amount: string): string => {
+  const title = `Line ${line}, ${name || 'without a name'}, ${amount}:`;
+  switch (why) {
+    case 'heading':
+      return `${title} a heading, and not what stands below it.`;
+    case 'question':
+      return `${title} waits for your answer.`;
+    case 'waiting':
+      return `${title} waits for the line under which it stands.`;
+    case 'wrong':
+      return `${title} cannot become an account as it is.`;
+    case 'leftOut':
+      return `${title} left out by you.`;
+  }
+};
