@@ -33,8 +33,10 @@ describe('a starting chart of the practice’s own, by keyboard alone', () => {
     await maren.press('Enter');
     await maren.sees('Or from one of the practice’s own');
     await maren.tabTo('Begin from the practice’s chart');
-    // The first letter chooses, and the page goes on to the chart, where letters are commands.
+    // The first letter chooses; nothing is proposed as yet.
     await maren.press('d');
+    await maren.tabTo('accounts as Drinks makers, version 1');
+    await maren.press('Enter');
     await maren.hasChart();
     await maren.goTo('Taproom sales');
     await maren.cursorShows({ name: 'Taproom sales', was: 'new', amount: '–' });

@@ -131,11 +131,17 @@ describe('the chart of another client, structure alone', () => {
     await maren.press('Enter');
     await maren.sees('Take over the structure of');
     await maren.tabTo('Take over the structure of');
-    // The first letter chooses, and the page goes on to the chart, where letters are commands.
+    // The first letter chooses; nothing is proposed as yet.
     await maren.press('k');
+    await maren.sees('As Kestrel Lane Cider Works');
+    await maren.tabTo('accounts as Kestrel Lane Cider Works');
+    await maren.press('Enter');
     await maren.hasChart();
     await maren.goTo('Taproom sales');
     await maren.cursorShows({ name: 'Taproom sales', was: 'new', amount: '–' });
+    // A club has no owners: its equity is its own.
+    await maren.goTo('Net assets without donor restrictions');
+    await maren.cursorShows({ was: 'new' });
     expect(maren.complaints).toEqual([]);
   });
 });

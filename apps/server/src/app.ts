@@ -1,4 +1,5 @@
 import compression from 'compression';
+import type { EntranceAnswer } from '@iunctus/contract';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import packedFiles from 'express-static-gzip';
 import { extname } from 'node:path';
@@ -24,6 +25,8 @@ export interface AppParts {
   readonly trustedProxy: string | number | false;
   readonly sessions: SessionLimits;
   readonly secret: string;
+  /** Who may sign in to the demo practice; `null` where it is not there. */
+  readonly demo: EntranceAnswer['demo'];
   readonly web?: string;
   readonly isStopping?: () => boolean;
 }
@@ -66,8 +69,8 @@ export const createApp = (parts: AppParts): Express => {
   app.use(healthRoutes(pool, parts.isStopping ?? (() => false)));
   app.use(securityHeaders(edge), knownHost(edge), ownOrigin(edge), compression());
   const backups = { pool: parts.patientPool, secret: parts.secret };
-  const { lanes, sessions: limits } = parts;
-  app.use('/api', apiRoutes({ pool, limits, log, lanes, backups }));
+  const { lanes, sessions: limits, demo } = parts;
+  app.use('/api', apiRoutes({ pool, limits, log, lanes, backups, demo }));
   if (parts.web !== undefined) serveWeb(app, parts.web);
   app.use(answerError);
   return app;

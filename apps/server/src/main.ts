@@ -110,6 +110,7 @@ interface Serving {
   readonly config: Config;
   readonly url: string;
   readonly log: Log;
+  readonly demo: DemoSignIn | undefined;
 }
 
 const poolsOf = ({ config, url, log }: Serving): { pool: pg.Pool; patientPool: pg.Pool } => {
@@ -122,7 +123,7 @@ const poolsOf = ({ config, url, log }: Serving): { pool: pg.Pool; patientPool: p
 };
 
 const serve = async (serving: Serving): Promise<number> => {
-  const { config, url, log } = serving;
+  const { config, url, log, demo } = serving;
   const { pool, patientPool } = poolsOf(serving);
   const lanes = lanesOfThreads({
     pool,
@@ -141,6 +142,7 @@ const serve = async (serving: Serving): Promise<number> => {
     trustedProxy: proxyOf(config),
     sessions: { hours: config.SESSION_HOURS, idleMinutes: config.SESSION_IDLE_MINUTES },
     secret: config.SECRET,
+    demo: demo ?? null,
     web: join(here, '../../web/dist'),
     isStopping: () => stopping,
   });
@@ -157,8 +159,11 @@ const serve = async (serving: Serving): Promise<number> => {
 const config = settings();
 const log = createLog({ level: config.LOG, file: config.LOG_FILE ?? null });
 const { url, demo } = await prepare(config);
-const port = await serve({ config, url, log });
+const port = await serve({ config, url, log, demo });
 const address = config.PUBLIC_ADDRESS ?? `http://127.0.0.1:${port}`;
 if (config.ADDRESS_FILE !== undefined) await writeFile(config.ADDRESS_FILE, address);
 say(`Iunctus is at ${address}`);
-if (demo !== undefined) say(`Sign in as ${demo.emails.join(' or ')}, password ${demo.password}`);
+if (demo !== undefined)
+  say(
+    `Sign in as ${demo.people.map(({ email }) => email).join(' or ')}, password ${demo.password}`,
+  );

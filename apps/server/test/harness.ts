@@ -112,6 +112,7 @@ const partsOn = (pool: pg.Pool, logged: string[]): AppParts => ({
   trustedProxy: false,
   sessions: { hours: 12, idleMinutes: 180 },
   secret: SECRET,
+  demo: null,
 });
 
 /** Serves a database on a free port, as the application's own role. `change` lays some part otherwise. */

@@ -67,7 +67,10 @@ describe('the practice’s own starting charts', () => {
   });
 
   it('begin another client, which then knows where it came from', async () => {
-    const { operations, origin } = startFromKept(await versionOf(1), randomUUID);
+    const { operations, origin } = startFromKept(await versionOf(1), {
+      newId: randomUUID,
+      groups: [],
+    });
     await maren.ask('POST', `/clients/${club}/chart`);
     const steps = [{ id: randomUUID(), operations }];
     const put = { stepId: steps[0]?.id, keptChartId: kept.id, version: 1, ids: origin };

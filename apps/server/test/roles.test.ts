@@ -50,7 +50,14 @@ describe('what people of each role may do', () => {
 
   it('leaves no endpoint open to strangers but those of signing in', () => {
     const open = ALL.filter(([, { may: needed }]) => needed === 'anybody').map(([name]) => name);
-    expect(open).toEqual(['signIn', 'signOut', 'session', 'lookAtInvitation', 'takeUpInvitation']);
+    expect(open).toEqual([
+      'signIn',
+      'signOut',
+      'session',
+      'entrance',
+      'lookAtInvitation',
+      'takeUpInvitation',
+    ]);
   });
 
   describe('an onlooker', () => {

@@ -19,6 +19,19 @@ export const SignInRequest = v.strictObject({
 });
 export type SignInRequest = v.InferOutput<typeof SignInRequest>;
 
+/** Who may sign in where this is only the demo practice; `null` everywhere else. */
+export const EntranceAnswer = v.strictObject({
+  demo: v.nullable(
+    v.strictObject({
+      password: v.string(),
+      people: v.array(
+        v.strictObject({ name: v.string(), email: v.string(), role: v.picklist(ROLES) }),
+      ),
+    }),
+  ),
+});
+export type EntranceAnswer = v.InferOutput<typeof EntranceAnswer>;
+
 /** Who is signed in, as what, and to which practice. An onlooker sees one client. */
 export const SessionAnswer = v.strictObject({
   user: v.strictObject({

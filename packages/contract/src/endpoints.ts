@@ -43,6 +43,7 @@ export const ENDPOINTS = {
   signIn: { method: 'post', path: '/sign-in', summary: 'Sign in', may: 'anybody', request: access.SignInRequest, most: 2 * KB, answer: access.SessionAnswer },
   signOut: { method: 'post', path: '/sign-out', summary: 'Sign out', may: 'anybody', most: KB },
   session: { method: 'get', path: '/session', summary: 'Who is signed in', may: 'anybody', answer: access.WhoAnswer },
+  entrance: { method: 'get', path: '/entrance', summary: 'Who may sign in to the demo practice', may: 'anybody', answer: access.EntranceAnswer },
   lookAtInvitation: { method: 'post', path: '/welcome/look', summary: 'Whom an invitation is for', may: 'anybody', request: access.InvitationRequest, most: KB, answer: access.InvitationAnswer },
   takeUpInvitation: { method: 'post', path: '/welcome', summary: 'Set a password by an invitation, and sign in', may: 'anybody', request: access.WelcomeRequest, most: 2 * KB, answer: access.SessionAnswer },
   openApi: { method: 'get', path: '/openapi.json', summary: 'This description', may: 'keepOwnAccess' },

@@ -43,6 +43,7 @@ export * from './operations/rules';
 export * from './operations/veiled';
 export { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from './operations/checks';
 export * from './operations/apply';
+export { countChanges, type CountedStep } from './operations/count-changes';
 export * from './operations/proposal';
 export * from './operations/track';
 export * from './operations/pending-splits';
@@ -56,6 +57,7 @@ export { fitNumbers, type Fit, type FitRequest } from './numbering/fit';
 export type { Unplaced } from './numbering/place-tree';
 export * from './planning/plan-add';
 export * from './planning/plan-move';
+export { planMoveTogether } from './planning/plan-move-together';
 export * from './planning/plan-merge';
 export * from './planning/plan-many';
 export * from './planning/plan-split';
@@ -101,6 +103,7 @@ export * from './starting/wishes';
 export * from './starting/into-chart';
 export * from './starting/copy-structure';
 export * from './starting/kept-chart';
+export { takeOver, type TakeOverRequest } from './starting/take-over';
 export * from './starting/bring-version';
 export {
   COUNTRIES,

@@ -1,3 +1,4 @@
+import type { EntranceAnswer } from '@iunctus/contract';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import type { SaveProposalRequest } from '@iunctus/contract';
@@ -25,10 +26,7 @@ import { deletePractice, hasPractice, insertPractice, insertUser } from './demo.
 import { beginChart, benchOf } from '../benches/benches.service';
 
 /** How to sign in to the demo practice. */
-export interface DemoSignIn {
-  readonly emails: readonly string[];
-  readonly password: string;
-}
+export type DemoSignIn = NonNullable<EntranceAnswer['demo']>;
 
 const loadUsers = async (pool: pg.Pool, practice: DemoPractice): Promise<Map<string, Viewer>> => {
   const passwordHash = await hashPassword(practice.password);
@@ -160,5 +158,5 @@ export const loadDemo = async (
   if (asked.fresh || !(await hasPractice(pool))) await loadPractice(pool, practice, asked.folder);
   const { rows } = await pool.query('SELECT id FROM practice WHERE id = $1', [practice.id]);
   if (rows.length === 0) return undefined;
-  return { emails: practice.users.map(({ email }) => email), password: practice.password };
+  return { people: practice.users, password: practice.password };
 };

@@ -9,6 +9,7 @@ export type AccessEndpoint =
   | 'signIn'
   | 'signOut'
   | 'session'
+  | 'entrance'
   | 'lookAtInvitation'
   | 'takeUpInvitation'
   | 'openApi'

@@ -3,6 +3,7 @@ import {
   PasswordRequest,
   SignInRequest,
   WelcomeRequest,
+  type EntranceAnswer,
   type SessionAnswer,
 } from '@iunctus/contract';
 import type { Request, Response } from 'express';
@@ -40,6 +41,8 @@ export interface AccessTools {
   readonly pool: pg.Pool;
   readonly limits: SessionLimits;
   readonly log: Log;
+  /** Who may sign in to the demo practice; `null` where it is not there. */
+  readonly demo: EntranceAnswer['demo'];
 }
 
 type Answer = (tools: AccessTools, call: AccessCall) => Promise<unknown>;
@@ -93,6 +96,7 @@ export const ACCESS_ANSWERS: Readonly<Record<AccessEndpoint, Answer>> = {
     clearCookie(request, response);
     return {};
   },
+  entrance: ({ demo }) => Promise.resolve({ demo } satisfies EntranceAnswer),
   session: (_tools, { session }) => Promise.resolve(session?.answer ?? null),
   lookAtInvitation: ({ pool }, call) =>
     lookAtInvitation(pool, {

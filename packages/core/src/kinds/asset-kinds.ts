@@ -44,7 +44,7 @@ export const ASSET_KINDS = {
   }),
   receivableAllowance: asset({
     name: 'Allowance for doubtful receivables',
-    shortName: 'Contra',
+    shortName: 'Allowance',
     sentence: 'The part of the receivables that will likely never be paid; it reduces them.',
     caption: 'tradeReceivables',
     cashFlow: 'operating',
@@ -96,7 +96,7 @@ export const ASSET_KINDS = {
   }),
   accumulatedDepreciation: asset({
     name: 'Accumulated depreciation',
-    shortName: 'Contra',
+    shortName: 'Depreciated',
     sentence: 'The cost of property and equipment used up so far; it reduces them.',
     caption: 'propertyAndEquipment',
     cashFlow: 'operating',
@@ -111,7 +111,7 @@ export const ASSET_KINDS = {
   }),
   accumulatedAmortisation: asset({
     name: 'Accumulated amortisation',
-    shortName: 'Contra',
+    shortName: 'Amortised',
     sentence: 'The cost of intangible assets used up so far; it reduces them.',
     caption: 'intangibleAssets',
     cashFlow: 'operating',

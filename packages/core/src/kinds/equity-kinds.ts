@@ -14,7 +14,7 @@ export const EQUITY_KINDS = {
   }),
   drawings: equity({
     name: 'Drawings and distributions',
-    shortName: 'Contra',
+    shortName: 'Drawings',
     sentence: 'Taken out by owners: drawings, distributions, dividends; it reduces equity.',
     caption: 'ownersCapital',
     cashFlow: 'financing',
@@ -36,7 +36,7 @@ export const EQUITY_KINDS = {
   }),
   treasuryShares: equity({
     name: 'Treasury shares',
-    shortName: 'Contra',
+    shortName: 'Treasury',
     sentence: 'Own shares bought back; it reduces equity.',
     caption: 'treasuryShares',
     cashFlow: 'financing',

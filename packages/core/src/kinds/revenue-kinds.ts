@@ -21,7 +21,7 @@ export const REVENUE_KINDS = {
   }),
   returnsAndDiscounts: revenue({
     name: 'Returns and discounts',
-    shortName: 'Contra',
+    shortName: 'Returns',
     sentence: 'Goods taken back, allowances and discounts given; it reduces sales.',
     caption: 'returnsAndDiscounts',
     cashFlow: 'operating',

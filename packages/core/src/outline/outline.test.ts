@@ -33,6 +33,19 @@ const problems = (text: string, chart?: Chart) =>
     problem === null ? [] : [{ line: entry.line, ...problem }],
   );
 
+describe('what begins a name and is nearly a number', () => {
+  const near = (text: string) => readOutline(text)[0]?.nearNumber;
+
+  it('is told, since a letter among its digits makes it part of the name', () => {
+    expect([near('6O10 Rent'), near('60l0 Rent'), near('5010a Fruit')]).toEqual(['6O10', '60l0', '5010a']);
+  }); // prettier-ignore
+
+  it('is nothing in names that begin so, or where there is a number', () => {
+    expect([near('3D printing'), near('1st floor rent'), near('6010 Rent'), near('Rent 6O10')])
+      .toEqual([null, null, null, null]);
+  }); // prettier-ignore
+});
+
 describe('reading an outline', () => {
   it.each<[string, string | null, string]>([
     ['5010 Fruit', '5010', 'Fruit'],

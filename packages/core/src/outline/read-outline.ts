@@ -13,6 +13,8 @@ export interface OutlineEntry {
   /** As typed but for its digits, which are plain; `null` when the line has none. */
   readonly number: string | null;
   readonly name: string;
+  /** What begins the name and is nearly a number, like “6O10”; `null` for nothing of the sort. */
+  readonly nearNumber: string | null;
   /** The kind in brackets; `null` without brackets. */
   readonly kind: KindCode | null;
   /** What stands in brackets and is no kind; `null` when all is well. */
@@ -61,6 +63,9 @@ const splitNumber = (text: string): { number: string | null; rest: string } => {
     : { number: found[1] ?? null, rest: text.slice(found[0].length) };
 };
 
+/** Mostly digits, with a letter among them. */
+const NEAR_NUMBER = /^(?=(?:\D*\d){3})(?=\d)[\d.\-/]*\p{L}[\d\p{L}.\-/]*(?=\s)/u;
+
 const entryOf = (raw: string, line: number): OutlineEntry | null => {
   const text = raw.replace(/\r$/, '');
   const white = /^[\s　]*/u.exec(text)?.[0] ?? '';
@@ -73,7 +78,8 @@ const entryOf = (raw: string, line: number): OutlineEntry | null => {
   const name = cleanName(rest);
   const indent = indentOf(white);
   const band = indent === 0 && number === null && brackets === null ? bandOf(name) : null;
-  return { line, indent, number, name, heading, band, ...kindIn(brackets?.[1] ?? '') };
+  const nearNumber = number === null ? (NEAR_NUMBER.exec(rest)?.[0] ?? null) : null;
+  return { line, indent, number, nearNumber, name, heading, band, ...kindIn(brackets?.[1] ?? '') };
 }; // prettier-ignore
 
 /**

@@ -32,7 +32,9 @@ const placeBy = (chart: Chart, node: ChartNode, direction: Direction): Place | n
         ? null
         : {
             parentId: previous.account.id,
-            afterId: elder(previous.children, previous.children.length - 1),
+            afterId: isContra(kind)
+              ? elder(previous.children, previous.children.length - 1)
+              : lastBeforeContra(previous.children),
           };
     case 'shallower':
       return parentId === null

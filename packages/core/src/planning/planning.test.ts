@@ -12,6 +12,7 @@ import { planChild, planMain, planSibling } from './plan-add';
 import { planContrasLast } from './plan-contras';
 import { planOpeningAccount } from './plan-opening-account';
 import { planMoveUnder, planRemoval, planStep } from './plan-move';
+import { planMoveTogether } from './plan-move-together';
 
 const CHART = `
 1500 Equipment: [propertyAndEquipment]
@@ -108,6 +109,18 @@ describe('moving by one step', () => {
     expect(moved('5020', 'deeper')?.slice(4, 6)).toEqual(['  5010 Fruit', '    5020 Bottles']);
   });
 
+  it('stands before the contra of the group that it goes into, and a contra stays last', () => {
+    const vans = aChart(`
+1500 Equipment: [propertyAndEquipment]
+  1510 Vans [propertyAndEquipment]
+  1590 Depreciation to date [accumulatedDepreciation]
+1600 Boats [propertyAndEquipment]`);
+    const deeper = planStep(vans, '1600', 'deeper') ?? [];
+    expect(outlineOf(done(vans, deeper)).map((line) => line.trim())).toEqual([
+      '1500 Equipment', '1510 Vans', '1600 Boats', '1590 Depreciation to date',
+    ]);
+  }); // prettier-ignore
+
   it('goes shallower, right after its parent', () => {
     expect(moved('5010', 'shallower')?.slice(3, 6)).toEqual([
       '5000 Cost of sales',
@@ -123,6 +136,16 @@ describe('moving by one step', () => {
       null,
     ]);
     expect([moved('5000', 'shallower'), moved('5000', 'up')]).toEqual([null, null]);
+  });
+});
+
+describe('moving several accounts together', () => {
+  it('puts them one after the other, in the order that they had', () => {
+    const chart = aChart(CHART);
+    const plan = planMoveTogether(chart, ['5010', '5020'], { parentId: '6300', afterId: '6310' });
+    if (!plan.ok) throw new Error(plan.refusal.code);
+    const names = outlineOf(done(chart, plan.operations)).map((line) => line.trim().slice(5));
+    expect(names.slice(-5)).toEqual(['Operating', 'Excise duty', 'Fruit', 'Bottles', 'Licences']);
   });
 });
 

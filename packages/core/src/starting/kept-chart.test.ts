@@ -29,7 +29,7 @@ const MODEL = aChart(`
 
 const begun = (model: Chart) => {
   const { kept, origin: modelOrigin } = keepChart(model, { origin: {}, newId: counter('k') });
-  const { operations, origin } = startFromKept(kept, counter('c'));
+  const { operations, origin } = startFromKept(kept, { newId: counter('c'), groups: [] });
   return { kept, modelOrigin, origin, chart: after(emptyChart(), operations) };
 };
 

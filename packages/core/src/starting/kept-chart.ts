@@ -4,8 +4,8 @@ import type { Chart, ChartSettings } from '../chart/chart';
 import { differencesBetween } from '../chart/compare';
 import { recordsOf } from '../chart/queries';
 import type { Operation } from '../operations/operation';
-import { copyStructure } from './copy-structure';
 import { mapped } from './mapped-settings';
+import { takeOver, type TakeOverRequest } from './take-over';
 
 /** A chart that the practice keeps to begin others from: its structure, under ids of its own. */
 export interface KeptChart {
@@ -88,12 +88,13 @@ export const keepChart = (
 /** The operations that begin a client's chart from a kept one, and the origin that the client then has. */
 export const startFromKept = (
   kept: KeptChart,
-  newId: () => string,
+  request: Omit<TakeOverRequest, 'differs' | 'note'>,
 ): { readonly operations: readonly Operation[]; readonly origin: Origin } => {
   const origin: Record<string, string> = {};
-  const operations = copyStructure(chartOfKept(kept), newId, 'structure', (id, own) => {
+  const note = (id: string, own: string): void => {
     origin[id] = own;
-  });
+  };
+  const operations = takeOver(chartOfKept(kept), { ...request, differs: null, note });
   return { operations, origin };
 };
 

@@ -3,6 +3,7 @@ import { Store } from '@ngrx/store';
 import { formatAmount, subtract, type Minor } from '@iunctus/core';
 import { ConnectionService } from '../../shared/api/connection.service';
 import { savingWords } from '../../shared/words/saving-words';
+import { proposalStateWords } from '../../shared/words/review-words';
 import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -62,6 +63,9 @@ interface Mover {
         {{ engine.balanced() ? 'In balance' : 'Balance sheet does not balance' }}
       </span>
     </div>
+    @if (stateWords() !== '') {
+      <button class="state" type="button" (click)="review.emit()">{{ stateWords() }}</button>
+    }
     <span class="saving muted" role="status">{{ savingWords() }}</span>
     @if (mayChange) {
       <button
@@ -104,6 +108,18 @@ interface Mover {
       display: inline-flex;
       align-items: center;
       gap: 6px;
+    }
+    .state {
+      overflow: hidden;
+      max-width: 260px;
+      padding: 2px 8px;
+      border: 1px solid var(--amber);
+      border-radius: 3px;
+      background: var(--amber-wash);
+      color: var(--amber-ink);
+      font-weight: 600;
+      text-overflow: ellipsis;
+      white-space: nowrap;
     }
     .saving {
       font-size: 12px;
@@ -153,6 +169,8 @@ export class FootBarComponent {
   protected readonly profitMoves = computed(() =>
     this.engine.impact().totals.some(({ code }) => code === 'netProfit'),
   );
+  /** That it is with a colleague, was approved or sent back; the review says more. */
+  protected readonly stateWords = computed(() => proposalStateWords(this.proposal()));
   protected readonly savingWords = computed(() => {
     const proposal = this.proposal();
     if (isSaved(proposal) && this.changes() === 0) return '';

@@ -5,18 +5,17 @@ import {
   computed,
   ElementRef,
   inject,
+  linkedSignal,
   output,
-  signal,
 } from '@angular/core';
 import {
   eachNode,
   headsOf,
   nodeOf,
-  planEach,
-  planMoveUnder,
+  planMoveTogether,
   titleOf,
-  type AccountId,
   type ManyPlan,
+  type MoveTarget,
   type Refusal,
 } from '@iunctus/core';
 import { shortList } from '../../shared/words/short-list';
@@ -26,6 +25,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Sheets } from '../../workspace/model/sheets';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
+import { crossingWords } from '../model/tree-words';
 import { SheetComponent } from './sheet.component';
 
 /** Moving the account at the cursor under another: choose, see what it does, move. */
@@ -43,11 +43,15 @@ import { SheetComponent } from './sheet.component';
           placeholder="Part of a number or name"
           [chart]="proposed.chart()"
           [except]="ownBranch()"
-          (chosen)="target.set($event)"
+          [accountId]="targetId()"
+          (chosen)="target.set({ parentId: $event })"
         />
         @if (refusal(); as found) {
           <p class="refusal" role="alert">{{ words(found) }}</p>
         } @else if (effects().length > 0) {
+          @if (crossing() !== '') {
+            <p class="crossing">{{ crossing() }}</p>
+          }
           <p class="muted">This will do:</p>
           <ul>
             @for (effect of effects(); track effect) {
@@ -70,6 +74,11 @@ import { SheetComponent } from './sheet.component';
       margin: 0;
       padding-left: 18px;
     }
+    .crossing {
+      padding: 8px 12px;
+      border-left: 3px solid var(--amber);
+      background: var(--amber-wash);
+    }
     .refusal {
       color: var(--bad);
       font-weight: 600;
@@ -84,7 +93,12 @@ export class MoveSheetComponent {
   private readonly view = inject(ChartView);
   private readonly sheets = inject(Sheets);
   readonly moved = output();
-  protected readonly target = signal<AccountId | null | undefined>(undefined);
+  /** Where a drop would put it; nothing is chosen yet where the sheet was opened by a key. */
+  private readonly dropped = this.sheets.moveTo();
+  protected readonly target = linkedSignal<MoveTarget | undefined>(
+    () => this.sheets.moveTo() ?? undefined,
+  );
+  protected readonly targetId = computed(() => this.target()?.parentId);
   private readonly heads = computed(() => headsOf(this.proposed.chart(), this.view.chosen()));
   protected readonly heading = computed(() => {
     const account = this.view.selected();
@@ -99,15 +113,16 @@ export class MoveSheetComponent {
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef);
-    afterNextRender(() => host.nativeElement.querySelector('input')?.focus());
+    afterNextRender(() => {
+      const first = this.dropped === null ? 'input' : '.primary';
+      host.nativeElement.querySelector<HTMLElement>(first)?.focus();
+    });
   }
 
   private readonly plan = computed<ManyPlan>(() => {
-    const parentId = this.target();
-    if (parentId === undefined) return { ok: true, operations: [] };
-    return planEach(this.proposed.chart(), this.heads(), (chart, id) =>
-      planMoveUnder(chart, id, { parentId }),
-    );
+    const target = this.target();
+    if (target === undefined) return { ok: true, operations: [] };
+    return planMoveTogether(this.proposed.chart(), this.heads(), target);
   });
   private readonly operations = computed(() => {
     const plan = this.plan();
@@ -121,6 +136,10 @@ export class MoveSheetComponent {
     shortList(
       this.operations().map((operation) => operationWords(operation, this.proposed.chart())),
     ),
+  );
+
+  protected readonly crossing = computed(() =>
+    crossingWords(this.proposed.chart(), this.operations()),
   );
 
   protected words(refusal: Refusal): string {

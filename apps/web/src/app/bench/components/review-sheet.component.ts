@@ -94,6 +94,14 @@ export class ReviewSheetComponent {
   protected readonly lines = computed(() => this.all().slice(0, LISTED));
   protected readonly unlisted = computed(() => this.all().length - this.lines().length);
 
+  protected readonly countWords = computed(() => {
+    const [changes, steps] = [this.proposed.changes(), this.all().length];
+    const counted = `${changes} ${changes === 1 ? 'change' : 'changes'}`;
+    return changes === steps
+      ? counted
+      : `${counted}, made in ${steps} ${steps === 1 ? 'step' : 'steps'}`;
+  });
+
   protected readonly openings = this.engine.openings;
   protected readonly called = computed(() => callerIn(this.proposed.chart(), this.proposed.base()));
   /** Whether listed balances cannot be posted, so that nothing can be adopted. */

@@ -13,6 +13,7 @@ import {
 } from '@angular/core';
 import {
   childrenOf,
+  kindAmong,
   eachNode,
   KINDS,
   lastBeforeContra,
@@ -122,7 +123,8 @@ export class RowEditorComponent {
   }
 
   protected chooseParent(parentId: AccountId | null): void {
-    const { adding, kind, id } = this.draft();
+    const { adding, id } = this.draft();
+    const kind = this.kindUnder(parentId);
     const siblings = childrenOf(this.chart(), parentId).filter(({ account }) => account.id !== id);
     const afterId = lastBeforeContra(siblings);
     const number = suggestNumber(this.chart(), {
@@ -133,9 +135,18 @@ export class RowEditorComponent {
     const renumbered = !this.numberTyped && number.ok ? { number: number.number } : {};
     this.edit({
       parentId,
+      kind,
       ...renumbered,
       ...(adding === null ? {} : { adding: { afterId, number } }),
     });
+  }
+
+  /** Under a parent of another element it takes a kind of that one; the strip says what this moves. */
+  private kindUnder(parentId: AccountId | null): KindCode {
+    const { kind } = this.draft();
+    const parent = nodeOf(this.chart(), parentId ?? '')?.account;
+    if (parent === undefined || KINDS[parent.kind].element === KINDS[kind].element) return kind;
+    return kindAmong(childrenOf(this.chart(), parentId), parent.kind);
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -2,7 +2,7 @@ import { applyAll, planChild, planSibling, recordsOf, USUAL_SETTINGS } from '@iu
 import { aChart } from '@iunctus/core/testing';
 import { draftOperations, newDraft, roomFor, withInferredKind, type Draft } from './draft';
 import { actionOfKey } from './tree-keys';
-import { crossingWords, roomWords } from './tree-words';
+import { clashWords, crossingWords, roomWords } from './tree-words';
 
 const CHART = aChart(`
 5000 Cost of sales:
@@ -99,5 +99,19 @@ describe('the keys of the tree', () => {
   it('leave everything with Ctrl to the page', () => {
     expect(key('d', { ctrlKey: true })).toBeNull();
     expect(key('k', { ctrlKey: true })).toBeNull();
+  });
+});
+
+describe('a number or name that is another’s', () => {
+  it('is said while it is typed', () => {
+    const draft = { ...drafted('6050', 'Bonus'), number: '6050' };
+    expect(clashWords(draft, CHART)).toBe(
+      'Number 6050 is Rent already. 6011 Bonus has this name already. ',
+    );
+  });
+
+  it('is not said of the account itself', () => {
+    const draft = { ...drafted('6050', 'Rent'), id: '6050', number: '6050' };
+    expect(clashWords(draft, CHART)).toBe('');
   });
 });

@@ -25,7 +25,7 @@ import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { draftOf, draftOperations, newDraft, type Draft } from './draft';
 import { KeptRows, type KeptRow } from './kept-rows';
-import { roomWords } from './tree-words';
+import { clashWords, roomWords } from './tree-words';
 
 /** The row that is edited or added on the tree, and what is said beside it. */
 @Injectable()
@@ -56,7 +56,8 @@ export class RowEditing {
     const { name, sentence } = KINDS[draft.kind];
     const room = roomWords(draft, this.proposed.chart());
     const inferred = draft.inferred === null ? '' : `Kind ${reasonWords(draft.inferred)}. `;
-    const notes = inferred + this.movesWords(draft) + room;
+    const clash = clashWords(draft, this.proposed.chart());
+    const notes = clash + inferred + this.movesWords(draft) + room;
     return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: notes };
   });
 

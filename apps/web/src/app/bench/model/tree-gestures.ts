@@ -5,7 +5,7 @@ import {
   headsOf,
   planDuplicate,
   planEach,
-  planMoveUnder,
+  planMoveTogether,
   planRemoval,
   planStep,
   type AccountId,
@@ -16,6 +16,7 @@ import {
 import { today } from '../../shared/dates/today';
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { Sheets } from '../../workspace/model/sheets';
 import { RowEditing } from './row-editing';
 import { crossingWords } from './tree-words';
 
@@ -27,6 +28,7 @@ export class TreeGestures {
   private readonly proposed = inject(ProposedChart);
   private readonly view = inject(ChartView);
   private readonly editing = inject(RowEditing);
+  private readonly sheets = inject(Sheets);
 
   move(direction: Direction): void {
     const id = this.view.cursor();
@@ -88,19 +90,18 @@ export class TreeGestures {
     if (this.propose(plan.operations) && copy !== undefined) this.view.goTo(copy);
   }
 
-  /** Drops the dragged row, and with it all that are chosen when it is one of them, one after the other. */
-  drop({ parentId, afterId }: MoveTarget, id: AccountId): void {
+  /**
+   * Drops the dragged row, and with it all that are chosen when it is one of them, one after the other. What
+   * would cross into another element is asked about first, as when it is moved by keys.
+   */
+  drop(target: MoveTarget, id: AccountId): void {
     const chart = this.proposed.chart();
     const together = this.view.marks().has(id) ? headsOf(chart, this.view.chosen()) : [id];
-    let after = afterId;
-    const plan = planEach(chart, together, (now, one) => {
-      const target = after === undefined ? { parentId } : { parentId, afterId: after };
-      if (after !== undefined) after = one;
-      return planMoveUnder(now, one, target);
-    });
+    const plan = planMoveTogether(chart, together, target);
     if (!plan.ok) return this.editing.refusal.set(plan.refusal);
-    const said = crossingWords(chart, plan.operations);
-    if (this.propose(plan.operations)) this.editing.said.set(said);
+    if (crossingWords(chart, plan.operations) === '') return void this.propose(plan.operations);
+    this.view.goTo(id);
+    this.sheets.askMove(target);
   }
 
   private propose(operations: readonly Operation[]): boolean {

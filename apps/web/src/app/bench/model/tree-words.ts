@@ -1,4 +1,14 @@
-import { cleanNumber, KINDS, nodeOf, titleOf, type Chart, type Operation } from '@iunctus/core';
+import {
+  childrenOf,
+  cleanNumber,
+  idByNumber,
+  KINDS,
+  nameKey,
+  nodeOf,
+  titleOf,
+  type Chart,
+  type Operation,
+} from '@iunctus/core';
 import { landingWords } from '../../shared/words/statement-words';
 import { roomFor, type Draft } from './draft';
 
@@ -14,6 +24,23 @@ export const crossingWords = (chart: Chart, operations: readonly Operation[]): s
       ];
     })
     .join(' ');
+
+/** That the number or the name that is being typed is another account's; said before Enter is refused. */
+export const clashWords = ({ id, number, name, parentId }: Draft, chart: Chart): string => {
+  const holder = idByNumber(chart, cleanNumber(number));
+  const key = nameKey(name);
+  const twin =
+    key === ''
+      ? undefined
+      : childrenOf(chart, parentId).find(
+          ({ account }) => account.id !== id && nameKey(account.name) === key,
+        );
+  const taken = holder === undefined || holder === id ? undefined : nodeOf(chart, holder);
+  return [
+    ...(taken === undefined ? [] : [`Number ${cleanNumber(number)} is ${taken.account.name} already. `]),
+    ...(twin === undefined ? [] : [`${titleOf(twin.account)} has this name already. `]),
+  ].join('');
+}; // prettier-ignore
 
 /** What is said where the plan has no number between two neighbours. */
 export const roomWords = (draft: Draft, chart: Chart): string => {

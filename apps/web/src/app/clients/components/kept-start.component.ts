@@ -7,12 +7,14 @@ import {
   type Chart,
   type Origin,
   type ProposalStep,
+  type StartingGroup,
 } from '@iunctus/core';
 import { Store } from '@ngrx/store';
 import { catchError, EMPTY, forkJoin, of, switchMap } from 'rxjs';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import type { ChosenStart } from '../model/chosen-start';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 
 const newId = (): string => crypto.randomUUID();
@@ -26,10 +28,10 @@ const newId = (): string => crypto.randomUUID();
     @if (!living() && charts().length > 0) {
       <fieldset>
         <legend>Or from one of the practice’s own</legend>
-        <select class="text" aria-label="Begin from the practice’s chart" (change)="begin($event)">
+        <select class="text" aria-label="Begin from the practice’s chart" (change)="choose($event)">
           <option value="">Begin from …</option>
           @for (one of charts(); track one.id) {
-            <option [value]="one.id">
+            <option [value]="one.id" [selected]="chosenKey() === one.id">
               {{ one.name }}, version {{ one.versions[0]?.number }},
               {{ one.versions[0]?.accounts }} accounts
             </option>
@@ -92,7 +94,13 @@ export class KeptStartComponent {
   readonly clientId = input.required<string>();
   readonly chart = input.required<Chart>();
   readonly living = input.required<boolean>();
-  /** What is to be proposed. */
+  /** The starting chart of the client's legal form and country, whose equity a chosen chart takes. */
+  readonly groups = input.required<readonly StartingGroup[]>();
+  /** Which chart is chosen to begin from; `null` for none. */
+  readonly chosenKey = input.required<string | null>();
+  /** A chart was chosen, or none any more. */
+  readonly chosen = output<ChosenStart | null>();
+  /** What a newer version brings, to be proposed. */
   readonly proposed = output<ProposalStep>();
 
   protected readonly charts = toSignal(
@@ -111,16 +119,18 @@ export class KeptStartComponent {
   protected readonly left = signal(0);
   protected readonly problem = signal<ApiProblem | null>(null);
 
-  protected begin(event: Event): void {
+  protected choose(event: Event): void {
     const { value: id } = event.target as HTMLSelectElement;
-    const version = this.charts().find((one) => one.id === id)?.versions[0]?.number;
-    if (version === undefined) return;
+    const one = this.charts().find((chart) => chart.id === id);
+    const version = one?.versions[0]?.number;
+    if (one === undefined || version === undefined) return this.chosen.emit(null);
     this.api
       .ask('keptVersion', { keptChartId: id, number: version })
       .pipe(catchError((error: unknown) => this.failed(error)))
       .subscribe((kept) => {
-        const { operations, origin } = startFromKept(kept, newId);
-        this.settle(operations, { keptChartId: id, version, ids: origin });
+        const { operations, origin: ids } = startFromKept(kept, { newId, groups: this.groups() });
+        const title = `${one.name}, version ${version}`;
+        this.chosen.emit({ key: id, title, operations, origin: { keptChartId: id, version, ids } });
       });
   }
 
@@ -149,7 +159,7 @@ export class KeptStartComponent {
   private settle(
     operations: ProposalStep['operations'],
     origin: { keptChartId: string; version: number; ids: Origin },
-    then: () => void = () => undefined,
+    then: () => void,
   ): void {
     // Nothing of it fits here: what was left out says so.
     if (operations.length === 0) return;

@@ -147,7 +147,8 @@ export class QuestionsFormComponent {
     const count = this.effects()[topic];
     const many = Math.abs(count);
     if (count === 0) return '';
-    return `${count > 0 ? '+' : '−'}${many}`;
+    const accounts = `${many} ${many === 1 ? 'account' : 'accounts'}`;
+    return count > 0 ? `would add ${accounts}` : `without it, ${accounts} fewer`;
   }
 
   protected toggle(topic: Topic, event: Event): void {

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import {
+  findKey,
   KINDS,
   returnLineWords,
   type KindCode,
@@ -16,7 +17,7 @@ import { landingWords } from '../../shared/words/statement-words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ElementMarkComponent],
   template: `
-    @for (group of groups(); track group.number) {
+    @for (group of shown(); track group.number) {
       <div class="line heading">
         <span></span>
         <span class="no">{{ living() ? '' : group.number }}</span>
@@ -108,6 +109,16 @@ import { landingWords } from '../../shared/words/statement-words';
   `,
 })
 export class StartingPreviewComponent {
+  /** Parts of names, of accounts or their groups; empty for all. */
+  readonly sought = input('');
+  protected readonly shown = computed(() => {
+    const words = findKey(this.sought()).split(' ');
+    const holds = (text: string): boolean => words.every((word) => findKey(text).includes(word));
+    return this.groups().flatMap((group) => {
+      const accounts = group.accounts.filter(({ name }) => holds(`${group.name} ${name}`));
+      return accounts.length === 0 ? [] : [{ ...group, accounts }];
+    });
+  });
   readonly groups = input.required<readonly StartingGroup[]>();
   readonly struck = input.required<ReadonlySet<string>>();
   /** The names that the chart has already. */

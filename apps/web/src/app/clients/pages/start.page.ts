@@ -16,7 +16,6 @@ import {
   channelCountsOf,
   chartOf,
   composeStartingChart,
-  copyStructure,
   COUNTRIES,
   countryOf,
   effectsOf,
@@ -29,6 +28,7 @@ import {
   planStartingInto,
   startingCount,
   startingOperations,
+  takeOver,
   unwantedNames,
   usualAnswers,
   withoutStruck,
@@ -52,6 +52,10 @@ import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
 import { KeptStartComponent } from '../components/kept-start.component';
 import { QuestionsFormComponent } from '../components/questions-form.component';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { ChosenPreviewComponent } from '../components/chosen-preview.component';
+import type { ChosenStart } from '../model/chosen-start';
 import { StartingPreviewComponent } from '../components/starting-preview.component';
 
 /** Choosing a starting chart: trade, legal form, country and answers, and the accounts that they give. */
@@ -59,8 +63,10 @@ import { StartingPreviewComponent } from '../components/starting-preview.compone
   selector: 'iu-start-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    ChosenPreviewComponent,
     NgTemplateOutlet,
     FocusFirstDirective,
+    ProblemNoteComponent,
     KeptStartComponent,
     QuestionsFormComponent,
     RouterLink,
@@ -149,6 +155,17 @@ export class StartPage {
     if (into === null) return startingCount(this.wanted());
     return into.ok ? into.operations.filter(({ type }) => type === 'addAccount').length : 0;
   });
+  /** A chart to begin from instead of the one made for the trade; another form or country asks anew. */
+  protected readonly chosen = linkedSignal<unknown, ChosenStart | null>({
+    source: () => `${this.legalForm()} ${this.country()}`,
+    computation: () => null,
+  });
+  protected readonly chosenCount = computed(
+    () => this.chosen()?.operations.filter(({ type }) => type === 'addAccount').length ?? 0,
+  );
+  protected readonly problem = signal<ApiProblem | null>(null);
+  /** Parts of names by which the accounts are looked through. */
+  protected readonly sought = signal('');
   protected readonly channelCounts = computed(() => channelCountsOf(this.choice()));
   protected readonly effects = computed(() => effectsOf(this.choice()));
   /** What the choice says of the client that is not kept of it as yet. */
@@ -192,13 +209,29 @@ export class StartPage {
     this.query.set((typed.target as HTMLInputElement).value);
   }
 
+  protected seek(typed: Event): void {
+    this.sought.set((typed.target as HTMLInputElement).value);
+  }
+
+  /** Enter takes the first that the words find. */
+  protected takeFirst(event: Event): void {
+    event.preventDefault();
+    const [trade] = this.trades();
+    const [listed] = this.listed();
+    if (this.query().trim() === '') return;
+    if (trade !== undefined) this.chooseIndustry(trade);
+    else if (listed !== undefined) this.take(listed);
+  }
+
   protected chooseIndustry(industry: IndustryCode): void {
     this.chosenIndustry.set(industry);
     this.taken.set(null);
+    this.chosen.set(null);
   }
 
   protected take(listed: IndustriesAnswer[number]): void {
     this.chosenIndustry.set(listed.trade);
+    this.chosen.set(null);
     this.taken.set(listed);
   }
 
@@ -225,6 +258,8 @@ export class StartPage {
   }
 
   protected propose(): void {
+    const chosen = this.chosen();
+    if (chosen !== null) return this.beginChosen(chosen);
     const into = this.into();
     if (into?.ok === false) return this.refusal.set(into.refusal);
     this.keepNature();
@@ -238,13 +273,36 @@ export class StartPage {
     this.begin([]);
   }
 
-  /** Takes over the structure of another client's chart: accounts, plan and dimensions, nothing of the books. */
+  /**
+   * Chooses the structure of another client's chart: accounts, plan and dimensions, nothing of the books, and
+   * the equity of this client's own legal form.
+   */
   protected copyFrom(event: Event): void {
     const { value } = event.target as HTMLSelectElement;
-    if (value === '') return;
-    this.api.ask('bench', { clientId: value }).subscribe(({ chart }) => {
-      if (chart === null) return;
-      this.begin(copyStructure(chartOf(chart), () => crypto.randomUUID()));
+    const other = this.others().find(({ id }) => id === value);
+    if (other === undefined) return this.chosen.set(null);
+    const differs = other.legalForm !== this.legalForm() || other.country !== this.country();
+    this.api.ask('bench', { clientId: value }).subscribe({
+      next: ({ chart }) => {
+        if (chart === null) return;
+        const request = { groups: this.groups(), differs, newId: () => crypto.randomUUID() };
+        const operations = takeOver(chartOf(chart), request);
+        this.chosen.set({ key: value, title: other.name, operations, origin: null });
+      },
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
+  }
+
+  /** Begins with the chart that was chosen; one of the practice's own is remembered as where it came from. */
+  private beginChosen({ operations, origin }: ChosenStart): void {
+    const clientId = this.client()?.id;
+    const stepId = crypto.randomUUID();
+    this.keepNature();
+    if (origin === null || clientId === undefined) return this.begin(operations, stepId);
+    const body = { ...origin, stepId, ids: { ...origin.ids } };
+    this.api.ask('setOrigin', { clientId, body }).subscribe({
+      next: () => this.begin(operations, stepId),
+      error: (error: unknown) => this.problem.set(problemOf(error)),
     });
   }
 

@@ -2,23 +2,22 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input } f
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { RevisionAnswer } from '@iunctus/contract';
+import { countChanges } from '@iunctus/core';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { crosswalkFile, saveAs } from '../../shared/files/crosswalk-file';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
-import { operationWords } from '../../shared/words/operation-words';
 import { momentWords } from '../../shared/words/period-words';
 import { HistoryPageActions } from '../../workspace/state/history.actions';
+import { RevisionLinesStore } from '../state/revision-lines.store';
 import { historyFeature } from '../../workspace/state/history.feature';
-
-/** At most so many operations of one revision are listed. */
-const LISTED = 60;
 
 /** The chart's revisions, newest first: who, when, what; each can be taken back. */
 @Component({
   selector: 'iu-history-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ProblemNoteComponent, RouterLink],
+  providers: [RevisionLinesStore],
   templateUrl: './history.page.html',
   styleUrl: './history.page.css',
 })
@@ -26,6 +25,7 @@ export class HistoryPage {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly proposed = inject(ProposedChart);
+  protected readonly opened = inject(RevisionLinesStore);
   readonly clientId = input.required<string>();
   protected readonly load = this.store.selectSignal(historyFeature.selectLoad);
   protected readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
@@ -38,14 +38,13 @@ export class HistoryPage {
     return momentWords(revision.adoptedAt);
   }
 
-  protected lines({ operations }: RevisionAnswer): readonly string[] {
-    return operations
-      .slice(0, LISTED)
-      .map((operation) => operationWords(operation, this.proposed.base(), this.proposed.chart()));
+  protected changes(revision: RevisionAnswer): string {
+    const count = countChanges([revision]);
+    return `${count} ${count === 1 ? 'change' : 'changes'}`;
   }
 
-  protected unlisted({ operations }: RevisionAnswer): number {
-    return Math.max(operations.length - LISTED, 0);
+  protected unfold(event: Event, revision: RevisionAnswer): void {
+    if ((event.target as HTMLDetailsElement).open) this.opened.load(this.clientId(), revision);
   }
 
   protected readonly newest = computed(() => this.revisions()[0]?.number ?? 0);

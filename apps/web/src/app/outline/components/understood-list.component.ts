@@ -15,7 +15,11 @@ import {
 import { KINDS, type OutlineLine } from '@iunctus/core';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
-import { outlineProblemWords, reasonWords } from '../../shared/words/outline-words';
+import {
+  nearNumberWords,
+  outlineProblemWords,
+  reasonWords,
+} from '../../shared/words/outline-words';
 import { ELEMENT_WORDS } from '../../shared/words/statement-words';
 
 /** Height of a line of the outline, in pixels; the text field has the same. */
@@ -61,7 +65,9 @@ interface Row {
               <span class="kind">
                 <iu-element-mark [element]="kinds[account.kind].element" />
                 {{ kinds[account.kind].name }}
-                @if (reason(line); as words) {
+                @if (nearNumber(line); as words) {
+                  <b class="near" [title]="words">{{ words }}</b>
+                } @else if (reason(line); as words) {
                   <i>{{ words }}</i>
                 }
               </span>
@@ -110,6 +116,9 @@ interface Row {
       font-size: 12px;
       font-style: normal;
     }
+    .near {
+      color: var(--amber-ink);
+    }
     .problem {
       color: var(--bad);
       font-weight: 600;
@@ -144,6 +153,10 @@ export class UnderstoodListComponent {
 
   protected problem({ problem }: OutlineLine): string | null {
     return problem === null ? null : outlineProblemWords(problem, this.proposed.chart());
+  }
+
+  protected nearNumber({ entry }: OutlineLine): string | null {
+    return entry.nearNumber === null ? null : nearNumberWords(entry.nearNumber);
   }
 
   protected reason({ guess }: OutlineLine): string | null {

@@ -109,7 +109,10 @@ export class OutlinePage {
     const field = event.target as HTMLTextAreaElement;
     if (event.key === 'Escape') field.blur();
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) this.handle(event, () => this.propose());
-    if (event.key !== 'Tab' || event.ctrlKey || event.altKey) return;
+    if (event.ctrlKey || event.altKey || event.metaKey || event.isComposing) return;
+    const white = event.key === 'Enter' ? indentBefore(field) : '';
+    if (white !== '') this.handle(event, () => insert(`\n${white}`));
+    if (event.key !== 'Tab') return;
     this.handle(event, () => indent(field, event.shiftKey));
     this.text.set(field.value);
     this.keep();
@@ -138,6 +141,16 @@ export class OutlinePage {
 }
 
 const lineStart = (text: string, at: number): number => text.lastIndexOf('\n', at - 1) + 1;
+
+/** The white space before the line of the cursor: a new line begins as deep. */
+const indentBefore = ({ selectionStart: from, value }: HTMLTextAreaElement): string =>
+  /^[\t ]*/.exec(value.slice(lineStart(value, from), from))?.[0] ?? '';
+
+/** Types a text as the keyboard would: seen by whoever listens, taken back by the editor's own undo. */
+const insert = (text: string): void => {
+  // The only way to a field's own history; nothing has taken its place.
+  document.execCommand('insertText', false, text);
+};
 
 /** Indents or outdents every line that the selection touches, and keeps it selected. */
 const indent = (field: HTMLTextAreaElement, back: boolean): void => {

@@ -1,7 +1,11 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
+import { catchError, of } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { ROLE_WORDS } from '../../shared/words/people-words';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { SessionPageActions } from '../state/session.actions';
@@ -45,6 +49,16 @@ import { sessionFeature } from '../state/session.feature';
             <button class="button primary" [disabled]="shown.status === 'loading'">Sign in</button>
           }
         </form>
+        @if (demo(); as way) {
+          <div class="demo">
+            <p class="muted">This is the demo practice. Sign in as</p>
+            @for (person of way.people; track person.email) {
+              <button class="button" type="button" (click)="signInAs(person.email, way.password)">
+                {{ person.name }}, {{ roleWords[person.role].toLowerCase() }}
+              </button>
+            }
+          </div>
+        }
       </section>
     </main>
   `,
@@ -57,6 +71,20 @@ export class SignInPage {
     email: new FormControl('', { nonNullable: true, validators: Validators.required }),
     password: new FormControl('', { nonNullable: true, validators: Validators.required }),
   });
+
+  protected readonly roleWords = ROLE_WORDS;
+  /** Who may sign in where this is only the demo. Nothing is lost where that cannot be had. */
+  private readonly entrance = toSignal(
+    inject(ApiService)
+      .ask('entrance', {})
+      .pipe(catchError(() => of({ demo: null }))),
+    { initialValue: { demo: null } },
+  );
+  protected readonly demo = computed(() => this.entrance().demo);
+
+  protected signInAs(email: string, password: string): void {
+    this.store.dispatch(SessionPageActions.signInSubmitted({ request: { email, password } }));
+  }
 
   protected submit(): void {
     if (this.form.invalid) return;

@@ -36,3 +36,7 @@ export const reasonWords = (reason: Reason): string => {
       return 'for want of anything better';
   }
 };
+
+/** That what begins a name is read as part of it, and was perhaps meant as a number. */
+export const nearNumberWords = (text: string): string =>
+  `“${text}” has a letter and counts as part of the name`;

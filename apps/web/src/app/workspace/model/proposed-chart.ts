@@ -6,6 +6,7 @@ import {
   applyAll,
   changeOf,
   chartOf,
+  countChanges,
   emptyChart,
   proposedChart,
   subjectsOf,
@@ -98,13 +99,7 @@ export class ProposedChart {
   );
 
   /** What a person counts as changes: the accounts that are touched, the chart's own settings, and balances of lists. */
-  readonly changes = computed(() => {
-    const own = this.steps().some(({ operations }) =>
-      operations.some((operation) => subjectsOf(operation).length === 0),
-    );
-    const openings = this.steps().filter(({ opening }) => opening !== undefined).length;
-    return this.touched().size + (own ? 1 : 0) + openings;
-  });
+  readonly changes = computed(() => countChanges(this.steps()));
 
   /** How an account differs from the adopted chart; only accounts that were touched are compared. */
   changeOf(id: AccountId): AccountChange | null {
