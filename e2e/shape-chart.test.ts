@@ -204,11 +204,15 @@ describe('shaping a chart by drag', () => {
     await maren.cursorShows({ number: '6230', level: 2 });
   });
 
-  it('gives a row that is dropped into another element a kind of it, and says so', async () => {
+  it('asks before a row that is dropped into another element takes a kind of it, as M does', async () => {
     await maren.goTo('3000');
     await maren.drag('4010', '3000', 'inside');
     await maren.sees('4010 Taproom sales takes the kind');
-    await maren.sees('Ctrl Z takes it back.');
+    await maren.sees('This will do');
+    await maren.rowShows('4010', { name: 'Taproom sales', was: '' });
+    await maren.page.waitForSelector('iu-move-sheet .primary:focus');
+    await maren.press('Enter');
+    await maren.seesNoMore('This will do');
     await maren.press('Control+z');
     await maren.rowShows('4010', { name: 'Taproom sales', was: '' });
   });

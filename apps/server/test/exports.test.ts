@@ -1,5 +1,9 @@
+import Ajv from 'ajv';
 import { parse } from 'csv-parse/sync';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { readSheet } from 'read-excel-file/node';
+import { chartFileSchema } from '../src/exports/chart-file';
 import { benchChart, clientNamed, MAREN, serveDemo, type Caller, type Running } from './harness';
 
 describe('taking a chart out', () => {
@@ -51,14 +55,40 @@ describe('taking a chart out', () => {
     expect((await printed.text()).slice(0, 5)).toBe('%PDF-');
   });
 
+  it('gives JSON that the published schema describes, as a validator of schemas finds it', async () => {
+    const published: unknown = JSON.parse(
+      await readFile(join(__dirname, '../../../docs/chart.schema.json'), 'utf8'),
+    );
+    expect(published).toEqual(JSON.parse(JSON.stringify(chartFileSchema())));
+    const validate = new Ajv({ strict: false }).compile(published as object);
+    const file = (await (await take('json')).json()) as Record<string, unknown>;
+    expect([validate(file), validate.errors]).toEqual([true, null]);
+    expect(validate({ ...file, accounts: [{}] })).toBe(false);
+  });
+
+  it('gives auditors debits and credits that lead from each opening balance to its closing one', async () => {
+    const text = await (await take('audit-balances', '?first=2026-07&last=2026-10')).text();
+    const [, ...rows] = parse(text, { delimiter: '|' }) as string[][];
+    const cents = (row: string[], column: number) => Math.round(Number(row[column]) * 100);
+    expect(rows.some((row) => cents(row, 6) !== 0 && cents(row, 7) !== 0)).toBe(true);
+    const wrong = rows.filter(
+      (row) => cents(row, 5) + cents(row, 6) - cents(row, 7) !== cents(row, 8),
+    );
+    // The result of the year before goes to retained earnings without an entry.
+    expect(wrong.map(([number]) => number)).toEqual([]);
+    expect(new Set(rows.map(([, year, period]) => `${year} ${period}`))).toEqual(
+      new Set(['2027 4']),
+    );
+  });
+
   it('gives auditors balances that sum to zero at both ends', async () => {
     const [, ...rows] = parse(await (await take('audit-balances', YEAR)).text(), {
       delimiter: '|',
     }) as string[][];
     const cents = (column: number) =>
       rows.reduce((sum, row) => sum + Math.round(Number(row[column]) * 100), 0);
-    expect([cents(4), cents(5)]).toEqual([0, 0]);
-    expect(rows.some((row) => row[5] !== '0.00')).toBe(true);
+    expect([cents(5), cents(8)]).toEqual([0, 0]);
+    expect(rows.some((row) => row[8] !== '0.00')).toBe(true);
   });
 
   it('gives auditors accounts as a standard file and as a table', async () => {

@@ -8,9 +8,18 @@ const ACCOUNTS = [
 ] as const; // prettier-ignore
 
 const BALANCES = [
-  'GL_Account_Number', 'Fiscal_Year', 'Period_From', 'Period_To', 'Beginning_Balance', 'Ending_Balance',
-  'Amount_Currency',
+  'GL_Account_Number', 'Fiscal_Year', 'Period', 'Period_From', 'Period_To', 'Beginning_Balance',
+  'Period_Debit', 'Period_Credit', 'Ending_Balance', 'Amount_Currency',
 ] as const; // prettier-ignore
+
+/** The types of accounts as the standard calls them. */
+const TYPES: Readonly<Record<string, string>> = {
+  asset: 'Assets',
+  liability: 'Liabilities',
+  equity: 'Equity',
+  revenue: 'Revenue',
+  expense: 'Expenses',
+};
 
 const table = (headings: readonly string[], rows: readonly (readonly string[])[]): string =>
   [headings, ...rows].map((cells) => `${cells.join('|')}\r\n`).join('');
@@ -28,7 +37,7 @@ export const writeAuditAccounts = (rows: readonly AuditRow[]): string =>
     ACCOUNTS,
     rows.map((one) => {
       const { name, element, kind, landing, parent, role } = one.row;
-      return [titleOf(one), name, element, kind, landing, parent, role].map(text);
+      return [titleOf(one), name, TYPES[element] ?? '', kind, landing, parent, role].map(text);
     }),
   );
 
@@ -40,10 +49,13 @@ export const writeAuditBalances = (rows: readonly AuditRow[], head: AuditHead): 
       .filter(({ row }) => row.role === 'posting')
       .map((one) => [
         text(titleOf(one)),
-        head.last.slice(0, 4),
+        head.fiscalYear,
+        String(head.period),
         head.first,
         head.last,
         plainAmount(one.opening, head.currency),
+        plainAmount(one.debit, head.currency),
+        plainAmount(one.credit, head.currency),
         plainAmount(one.closing, head.currency),
         head.currency,
       ]),

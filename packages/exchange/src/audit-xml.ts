@@ -11,13 +11,18 @@ export interface AuditHead {
   readonly created: string;
   readonly first: string;
   readonly last: string;
+  /** The year in which the fiscal year ends, and the month of it, from 1, in which the period ends. */
+  readonly fiscalYear: string;
+  readonly period: number;
 }
 
-/** A row with what was posted to the account itself; debit positive. */
+/** A row with what was posted to the account itself: balances debit positive, what moved between them by side. */
 export interface AuditRow {
   readonly row: ChartRow;
   readonly opening: Minor;
   readonly closing: Minor;
+  readonly debit: Minor;
+  readonly credit: Minor;
 }
 
 /** A balance stands on one side: as a debit, or as a credit. */
@@ -26,19 +31,35 @@ const balances = (name: string, amount: Minor, currency: string): object =>
     ? { [`${name}CreditBalance`]: plainAmount(negate(amount), currency) }
     : { [`${name}DebitBalance`]: plainAmount(amount, currency) };
 
+/** The four types of the standard; equity stands with what is owed. */
+const TYPES: Readonly<Record<string, string>> = {
+  asset: 'Asset',
+  liability: 'Liability',
+  equity: 'Liability',
+  revenue: 'Sale',
+  expense: 'Expense',
+};
+
 const accountOf = ({ row, opening, closing }: AuditRow, currency: string): object => ({
   AccountID: writable(row.number === '' ? row.name : row.number),
   AccountDescription: writable(row.name),
-  AccountType: row.kind,
+  StandardAccountID: row.kind,
   GroupingCategory: row.role,
   ...(row.parent === '' ? {} : { GroupingCode: writable(row.parent) }),
-  ...balances('Opening', opening, currency),
-  ...balances('Closing', closing, currency),
+  AccountType: TYPES[row.element] ?? 'Other',
+  // A heading takes no postings and so has no balance, not even zero.
+  ...(row.role === 'heading'
+    ? {}
+    : {
+        ...balances('Opening', opening, currency),
+        ...balances('Closing', closing, currency),
+      }),
 });
 
 /**
  * The accounts of a chart as a standard audit file with their opening and closing balances. Source: OECD
- * SAF-T 2.0, GeneralLedgerAccounts (from memory); the kind is the account type, the parent the grouping code.
+ * SAF-T 2.0, Header and GeneralLedgerAccounts (from memory); the kind is the standard account, the parent the
+ * grouping code. The address and number of registration that the standard asks of a company are not known here.
  */
 export const writeAuditXml = (rows: readonly AuditRow[], head: AuditHead): string => {
   const { client, currency, country, created, first, last } = head;
@@ -51,9 +72,18 @@ export const writeAuditXml = (rows: readonly AuditRow[], head: AuditHead): strin
         AuditFileVersion: '2.00',
         AuditFileCountry: country,
         AuditFileDateCreated: created,
-        Company: { Name: writable(client) },
+        SoftwareCompanyName: 'Iunctus',
+        SoftwareID: 'Iunctus',
+        SoftwareVersion: '1',
+        Company: { Name: writable(client), Address: { Country: country } },
         DefaultCurrencyCode: currency,
-        SelectionCriteria: { SelectionStartDate: first, SelectionEndDate: last },
+        SelectionCriteria: {
+          SelectionStartDate: first,
+          SelectionEndDate: last,
+          PeriodEnd: head.period,
+          PeriodEndYear: head.fiscalYear,
+        },
+        TaxAccountingBasis: 'General ledger',
       },
       MasterFiles: {
         GeneralLedgerAccounts: { Account: rows.map((row) => accountOf(row, currency)) },

@@ -15,10 +15,18 @@ const HEAD = {
   created: '2026-11-25',
   first: '2026-07-01',
   last: '2026-10-31',
+  fiscalYear: '2027',
+  period: 4,
 };
 
 const rowsOf = (chart: Chart): readonly AuditRow[] =>
-  chartTable(chart, null).map((row, at) => ({ row, opening: 100 * at, closing: -250 * at }));
+  chartTable(chart, null).map((row, at) => ({
+    row,
+    opening: 100 * at,
+    closing: -250 * at,
+    debit: 50 * at,
+    credit: 400 * at,
+  }));
 
 const CHART = aChart('1000 Cash & bank:\n  1010 "Main" account\n5010 Fruit < 10 kg');
 
@@ -68,8 +76,25 @@ describe('the standard audit file', () => {
   });
 
   it('puts each balance on the side on which it stands', () => {
-    expect(elements(xml, 'OpeningDebitBalance')).toEqual(['0.00', '1.00', '2.00']);
+    expect(elements(xml, 'OpeningDebitBalance')).toEqual(['1.00', '2.00']);
     expect(elements(xml, 'ClosingCreditBalance')).toEqual(['2.50', '5.00']);
+  });
+
+  it('lists no balance of a heading, and types in the words of the standard', () => {
+    expect(elements(xml, 'AccountType')).toEqual(['Asset', 'Asset', 'Expense']);
+    expect(elements(xml, 'GroupingCategory')).toEqual(['heading', 'posting', 'posting']);
+  });
+
+  it('names the fiscal year after the year in which it ends, and the period within it', () => {
+    expect(elements(xml, 'PeriodEndYear')).toEqual(['2027']);
+    expect(elements(xml, 'PeriodEnd')).toEqual(['4']);
+  });
+
+  it('is read with letters that are written as numbers', async () => {
+    const names = recordsOf(await readBack(xml.replace('Fruit', 'Caf&#233; &#xe9;'))).map(
+      (one) => one.name,
+    );
+    expect(names).toContain('Café é < 10 kg');
   });
 
   it('read back gives the same tree of accounts, whatever chart it is', async () => {
@@ -92,7 +117,7 @@ describe('the tables of the audit data standards', () => {
     expect(account).toEqual([
       '1010',
       '"Main" account',
-      'asset',
+      'Assets',
       'Bank',
       'Cash and cash equivalents',
       '1000',
@@ -102,7 +127,18 @@ describe('the tables of the audit data standards', () => {
 
   it('list the balances of posting accounts at both ends of the period', () => {
     const [, first] = read(writeAuditBalances(rowsOf(CHART), HEAD));
-    expect(first).toEqual(['1010', '2026', '2026-07-01', '2026-10-31', '1.00', '-2.50', 'USD']);
+    expect(first).toEqual([
+      '1010',
+      '2027',
+      '4',
+      '2026-07-01',
+      '2026-10-31',
+      '1.00',
+      '0.50',
+      '4.00',
+      '-2.50',
+      'USD',
+    ]);
   });
 
   it('read back give the same tree of accounts, whatever chart it is', async () => {

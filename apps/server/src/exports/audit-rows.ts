@@ -2,12 +2,49 @@ import {
   addMonths,
   eachNode,
   firstDayOf,
+  fiscalYearStart,
+  mergedAccounts,
+  monthsBetween,
   lastDayOf,
   trialBalance,
+  type AccountId,
+  type Month,
   type Period,
 } from '@iunctus/core';
 import { chartTable, type AuditHead, type AuditRow } from '@iunctus/exchange';
+import { chartOf } from '../charts/in-chart';
+import { manyMovements, type Movement } from '../postings/movements.queries';
 import { endsYear, yearUpTo, type Taken } from './export-source';
+
+const NONE: Movement = { debit: 0, credit: 0 };
+
+/** Debits and credits by account; what was posted to an account that was merged counts where it went. */
+const movementsOf = async (
+  { pool, viewer, client, chart }: Taken,
+  period: Period,
+): Promise<ReadonlyMap<AccountId, Movement>> => {
+  const head = await chartOf(pool, viewer, client.id);
+  const into = new Map(mergedAccounts(chart).map((one) => [one.account.id, one.into]));
+  const sums = new Map<AccountId, Movement>();
+  for (const [id, { debit, credit }] of await manyMovements(pool, head, period)) {
+    const at = into.get(id) ?? id;
+    const known = sums.get(at) ?? NONE;
+    sums.set(at, { debit: known.debit + debit, credit: known.credit + credit });
+  }
+  return sums;
+};
+
+/** A fiscal year is called after the year in which it ends; its periods are its months, from 1. */
+export const fiscalPeriodOf = (
+  month: Month,
+  startsIn: number,
+): Pick<AuditHead, 'fiscalYear' | 'period'> => {
+  const start = fiscalYearStart(month, startsIn);
+  return {
+    fiscalYear: addMonths(start, 11).slice(0, 4),
+    period: monthsBetween(start, month),
+  };
+};
 
 /** The accounts with their balances before a period and at its end, as auditors' files have them. */
 export const auditRowsOf = async (
@@ -19,10 +56,16 @@ export const auditRowsOf = async (
   const before = addMonths(first, -1);
   const opening = trialBalance(chart, await yearUpTo(taken, before), endsYear(taken, before));
   const closing = trialBalance(chart, await yearUpTo(taken, last), false);
+  const movement = await movementsOf(taken, { first, last });
   const ids = [...eachNode(chart.roots)].map(({ account }) => account.id);
   const rows = chartTable(chart, null).map((row, at) => {
     const id = ids[at] ?? '';
-    return { row, opening: opening.get(id) ?? 0, closing: closing.get(id) ?? 0 };
+    return {
+      row,
+      opening: opening.get(id) ?? 0,
+      closing: closing.get(id) ?? 0,
+      ...(movement.get(id) ?? NONE),
+    };
   });
   const head: AuditHead = {
     client: client.name,
@@ -31,6 +74,7 @@ export const auditRowsOf = async (
     created: today,
     first: firstDayOf(first),
     last: lastDayOf(last),
+    ...fiscalPeriodOf(last, taken.client.fiscalYearStart),
   };
   return { rows, head };
 };

@@ -126,7 +126,6 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
       return writeWorkbook({
         client: client.name,
         ...handedOutBy(taken),
-        ...handedOutBy(taken),
         currency: client.currency,
         rows: await tableOf(taken, periodIn(query)),
         amounts: amountsHead(taken, periodIn(query)),

@@ -1,7 +1,7 @@
 /** Why a file cannot be read; the words are added at the screen. */
 export type FileProblem =
   | { readonly code: 'tooLarge' | 'unpacksTooLarge' | 'empty' | 'notText' | 'damaged' }
-  | { readonly code: 'oldWorkbook' | 'xmlEntities' | 'unknownXml' | 'unknownJson' }
+  | { readonly code: 'oldWorkbook' | 'xmlEntities' | 'unknownXml' | 'unknownJson' | 'jsonList' }
   | { readonly code: 'tooManyRows'; readonly rows: number }
   | { readonly code: 'tooManyColumns' | 'cellTooLong' | 'unclosedQuote'; readonly line: number };
 

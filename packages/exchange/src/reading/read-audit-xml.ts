@@ -18,7 +18,7 @@ const rowOf = (account: unknown): readonly string[] => [
   textIn(account, 'AccountID'),
   textIn(account, 'AccountDescription'),
   textIn(account, 'GroupingCode'),
-  textIn(account, 'AccountType'),
+  textIn(account, 'StandardAccountID') || textIn(account, 'AccountType'),
   textIn(account, 'GroupingCategory'),
   textIn(account, 'ClosingDebitBalance'),
   textIn(account, 'ClosingCreditBalance'),
@@ -34,6 +34,8 @@ export const readAuditXml = (text: string): readonly Sheet[] => {
   const parser = new XMLParser({
     ignoreAttributes: true,
     parseTagValue: false,
+    // Also “&#233;” and “&#xe9;”; entities that a file defines itself are refused above.
+    htmlEntities: true,
     removeNSPrefix: true,
     isArray: (name) => name === 'Account',
   });

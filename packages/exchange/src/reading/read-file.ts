@@ -18,11 +18,22 @@ const OLD_WORKBOOK = [0xd0, 0xcf, 0x11, 0xe0];
 const begins = (bytes: Uint8Array, mark: readonly number[]): boolean =>
   mark.every((byte, index) => bytes[index] === byte);
 
+/** Whether a text that begins with a bracket is JSON, and not a table whose first cell does. */
+const isJson = (text: string): boolean => {
+  try {
+    JSON.parse(text);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
 const readText = (bytes: Uint8Array): FileRead => {
   const { text, encoding } = decode(bytes);
   const bare = text.replace(/^\ufeff/, '');
   const first = bare.trimStart().charAt(0);
   if (first === '') return unreadable({ code: 'empty' });
+  if (first === '[' && isJson(bare)) return unreadable({ code: 'jsonList' });
   if (first === '{') {
     const { sheet, whole } = readChartJson(bare);
     return { format: 'json', encoding, separator: null, sheets: [sheet], whole };

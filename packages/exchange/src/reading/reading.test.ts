@@ -301,6 +301,7 @@ describe('a hostile file', () => {
   it('that is XML or JSON of something else is said to be', async () => {
     expect(await problemOf(utf8('<html><body>x</body></html>'))).toEqual({ code: 'unknownXml' });
     expect(await problemOf(utf8('{"accounts": 1}'))).toEqual({ code: 'unknownJson' });
+    expect(await problemOf(utf8('[{"name": "Rent"}]'))).toEqual({ code: 'jsonList' });
     expect(await problemOf(utf8('{"accounts": '))).toEqual({ code: 'damaged' });
     expect(await problemOf(utf8(' \n '))).toEqual({ code: 'empty' });
   });

@@ -114,6 +114,9 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
       display: grid;
       gap: 6px;
     }
+    .topics label {
+      min-height: 24px;
+    }
     .topics small {
       margin-left: auto;
       white-space: nowrap;

@@ -44,6 +44,8 @@ export const fileProblemWords = (problem: FileProblem): string => {
       return 'The file defines XML entities, which no list of accounts needs. It was not opened.';
     case 'unknownXml':
       return 'This XML is no standard audit file with general ledger accounts.';
+    case 'jsonList':
+      return 'This JSON is a bare list, not a chart that was taken out here. Save it as CSV or xlsx.';
     case 'unknownJson':
       return 'This JSON is no chart that was taken out here.';
     case 'tooManyRows':
