@@ -43,7 +43,7 @@ describe('building a chart from an outline, by keyboard alone', () => {
     await maren.goTo('Coaches');
     await maren.cursorShows({ number: '6120', name: 'Coaches’ fees', kind: 'Operating', level: 2 });
     await maren.goTo('Accumulated depreciation');
-    await maren.cursorShows({ number: '1290', kind: 'Contra' });
+    await maren.cursorShows({ number: '1290', kind: 'Depreciated' });
     await maren.isKept();
   });
 

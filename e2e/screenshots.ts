@@ -83,7 +83,7 @@ try {
 
   await page.goto(page.url().replace('/start', '/outline'));
   await page.waitForSelector('textarea:focus');
-  await maren.type(OUTLINE);
+  await page.keyboard.sendCharacter(OUTLINE);
   await maren.sees('14 accounts understood.');
   await picture('outline');
 

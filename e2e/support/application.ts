@@ -1,23 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import pg from 'pg';
+import { createDatabase } from './database';
 import { RoundRobin } from './round-robin';
 
 const MAIN = join(process.cwd(), 'apps/server/dist/main.js');
 
 /** How many servers share the database, one request each in turn, where a test does not say. */
 const SERVERS = Number(process.env['E2E_SERVERS'] ?? '1');
-
-const createDatabase = async (): Promise<string> => {
-  const url = process.env['E2E_DATABASE_URL'] ?? '';
-  const name = `e2e_${randomUUID().replaceAll('-', '')}`;
-  const admin = new pg.Client({ connectionString: url });
-  await admin.connect();
-  await admin.query(`CREATE DATABASE ${name}`);
-  await admin.end();
-  return url.replace(/\/postgres$/, `/${name}`);
-};
 
 interface ServerProcess {
   readonly child: ChildProcess;
@@ -37,10 +27,17 @@ export class Application {
 
   /** Starts it: one server, or several behind a proxy that gives each request to the next. */
   static async start(servers = SERVERS): Promise<Application> {
-    const application = new Application(await createDatabase(), servers);
+    const application = new Application(await createDatabase(Application.load), servers);
     await application.run();
     return application;
   }
+
+  /** Brings a database forward and loads the demo into it, as a first start does. */
+  private static readonly load = async (databaseUrl: string): Promise<void> => {
+    const loading = new Application(databaseUrl, 1);
+    await loading.run();
+    await loading.stop();
+  };
 
   get address(): string {
     return `http://127.0.0.1:${this.port}`;

@@ -39,14 +39,16 @@ export const CLUB: readonly (readonly [depth: number, text: string])[] = [
   [1, 'Bank charges'],
 ];
 
-/** Types an outline line by line, with Tab for each level. */
+/** Types an outline line by line; a new line begins as deep as the one before, Tab and Shift Tab lead on from there. */
 export const typeOutline = async (
   bookkeeper: Bookkeeper,
   outline: readonly (readonly [depth: number, text: string])[],
 ): Promise<void> => {
+  let before = 0;
   for (const [index, [depth, text]] of outline.entries()) {
     if (index > 0) await bookkeeper.press('Enter');
-    for (let level = 0; level < depth; level += 1) await bookkeeper.press('Tab');
+    for (; before < depth; before += 1) await bookkeeper.press('Tab');
+    for (; before > depth; before -= 1) await bookkeeper.press('Shift+Tab');
     await bookkeeper.type(text);
   }
 };

@@ -37,12 +37,12 @@ describe('files that leave', () => {
     number: '1010', name, level: 1, parent: '', role: 'posting', element: 'asset', kind: 'bank', landing: '',
     shortLabel: '', guidance: '', notes: '', retiredOn: '', amount: null,
   }); // prettier-ignore
-  const HEAD = { client: 'A & B <c>\u0002', currency: 'USD', country: 'US', created: '2026-11-25', first: '2026-07-01', last: '2026-10-31' }; // prettier-ignore
+  const HEAD = { client: 'A & B <c>\u0002', currency: 'USD', country: 'US', created: '2026-11-25', first: '2026-07-01', last: '2026-10-31', fiscalYear: '2026', period: 10 }; // prettier-ignore
 
   it('are never malformed XML, whatever accounts are called', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'binary', minLength: 1 }), (name) => {
-        const rows: AuditRow[] = [{ row: row(name), opening: 0, closing: 5 }];
+        const rows: AuditRow[] = [{ row: row(name), opening: 0, closing: 5, debit: 5, credit: 0 }];
         const text = writeAuditXml(rows, HEAD);
         expect(XMLValidator.validate(text)).toBe(true);
         expect(text).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);

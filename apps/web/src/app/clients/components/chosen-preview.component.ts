@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { applyAll, emptyChart, KINDS, visibleRows, type Operation, type View } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
-import { landingWords } from '../../shared/words/statement-words';
 
 const ALL: View = {
   depth: Infinity,
@@ -62,9 +61,7 @@ export class ChosenPreviewComponent {
       const { id, number, name, kind, role } = row.node.account;
       const { element } = KINDS[kind];
       const heading = role === 'heading';
-      return [
-        { id, number, name, level: row.level, heading, element, landing: landingWords(kind) },
-      ];
+      return [{ id, number, name, level: row.level, heading, element, landing: KINDS[kind].name }];
     });
   });
 }

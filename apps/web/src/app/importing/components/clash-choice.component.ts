@@ -36,6 +36,9 @@ const MANY = 3;
       border-bottom: 1px solid var(--rule);
       background: var(--amber-wash);
     }
+    select {
+      width: auto;
+    }
   `,
 })
 export class ClashChoiceComponent {
