@@ -35,7 +35,8 @@ describe('a starting chart of the practice’s own, by keyboard alone', () => {
     await maren.tabTo('Begin from the practice’s chart');
     // The first letter chooses; nothing is proposed as yet.
     await maren.press('d');
-    await maren.tabTo('accounts as Drinks makers, version 1');
+    await maren.sees('accounts as Drinks makers, version 1');
+    await maren.tabTo('Propose');
     await maren.press('Enter');
     await maren.hasChart();
     await maren.goTo('Taproom sales');

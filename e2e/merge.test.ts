@@ -46,7 +46,7 @@ describe('merging two accounts, by keyboard alone', () => {
     await maren.hasChart();
     await maren.tabTo('History');
     await maren.press('Enter');
-    await maren.tabTo('1 change');
+    await maren.tabTo('2 changes');
     await maren.press('Enter');
     await maren.sees('5021 Boxes and packing merged into 5020 Packaging');
     await maren.tabTo('What differs');
