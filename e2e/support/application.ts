@@ -101,13 +101,16 @@ export class Application {
       child.once('exit', (code) =>
         reject(new Error(`the application ended with ${code}: ${said}`)),
       );
-      child.stdout.on('data', (chunk: Buffer) => {
+      const hear = (chunk: Buffer): void => {
         said += chunk.toString();
         const found = /http:\/\/127\.0\.0\.1:(\d+)/.exec(said);
         if (found === null) return;
+        // What it says next must not be taken for its start: somebody may wait for its end by then.
+        child.stdout.off('data', hear).resume();
         child.removeAllListeners('exit');
         resolve({ child, port: Number(found[1]) });
-      });
+      };
+      child.stdout.on('data', hear);
     });
   }
 }

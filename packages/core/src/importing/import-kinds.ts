@@ -1,9 +1,13 @@
 import type { Account } from '../chart/account';
 import type { Element } from '../kinds/element';
-import { elementOf, isContra, KIND_CODES, normalSideOfKind, type KindCode } from '../kinds/kinds';
-import { inferKinds, type Guess, type Reason } from '../matching/infer-kind';
-import type { NumberPlan } from '../plan/number-plan';
+import { elementOf, KIND_CODES, type KindCode } from '../kinds/kinds';
+import type { Guess, Reason } from '../matching/infer-kind';
+import { ListJudge } from '../matching/learned/judge-list';
+import type { Learned } from '../matching/learned/model';
+import type { RowSaid } from '../matching/learned/row-features';
+import { parseNumber, type NumberPlan } from '../plan/number-plan';
 import type { Mended } from './entry';
+import { saidRows } from './said-rows';
 import type { TreeRow } from './tree-row';
 import { meaningOfTypes, type TypeMeaning } from './type-words';
 
@@ -17,6 +21,8 @@ export type KindReason =
 /** The kind of a row, how sure it is from 0 to 1, and why. */
 export interface RowKind {
   readonly kind: KindCode;
+  /** What else it may be, the likelier first. */
+  readonly others: readonly KindCode[];
   readonly confidence: number;
   readonly reason: KindReason;
   /** The list itself says it, so that an account of the chart takes it over. */
@@ -31,21 +37,27 @@ export interface KindRequest {
   /** The accounts of the chart that rows are, by place among the rows. */
   readonly accounts: ReadonlyMap<number, Account>;
   readonly plan: NumberPlan;
+  /** Whether the plan is that of a chart that has accounts, so that its ranges say something. */
+  readonly living: boolean;
+  /** What was learned of kinds; what ships where nothing else is given. */
+  readonly learned?: Learned;
   /** The element under whose name a main account stood in the list. */
   readonly under: ReadonlyMap<number, Element>;
 }
 
-/** Below this confidence a kind is doubtful and shown first. */
-export const DOUBTFUL = 0.5;
+/** Below this confidence a kind is doubtful and shown first: of those above it 98 in 100 are right. */
+export const DOUBTFUL = 0.95;
 
-/** From this confidence on, a name that speaks for a contra says more than the type of its group. */
-const CONTRA = 0.6;
+/** With less than this share for the element of its tree a row is of the one that the list names for it. */
+const CALLED_OTHERWISE = 0.9;
+/** From this share on a row is of its own element, whatever stands above it. */
+const CLEAR = 0.97;
 
 type Children = readonly (readonly number[])[];
 
 class KindFinder {
   private readonly meanings: ReadonlyMap<string, TypeMeaning>;
-  private readonly details: ReadonlyMap<string, TypeMeaning>;
+  private readonly judge: ListJudge;
   private readonly kinds: (RowKind | undefined)[];
 
   constructor(
@@ -53,14 +65,35 @@ class KindFinder {
     private readonly children: Children,
     private readonly request: KindRequest,
   ) {
-    this.meanings = meaningOfTypes(rows.flatMap(({ entry }) => entry.type ?? []));
-    this.details = meaningOfTypes(rows.flatMap(({ entry }) => entry.finerType ?? []));
+    this.meanings = meaningOfTypes(
+      rows.flatMap(({ entry }) => [entry.type ?? [], entry.finerType ?? []].flat()),
+    );
     this.kinds = rows.map(() => undefined);
+    this.judge = this.judged();
+  }
+
+  /** The list as a whole, with what its rows are for certain: by the user's word, or as accounts of the chart. */
+  private judged(): ListJudge {
+    const { accounts, under, plan, living, learned } = this.request;
+    const said = saidRows(this.rows, under);
+    const settled = new Map<number, KindCode>();
+    this.rows.forEach((_row, at) => {
+      const kind = this.said(at)?.kind ?? accounts.get(at)?.kind;
+      if (kind !== undefined) settled.set(at, kind);
+    });
+    return new ListJudge(
+      this.rows.map(({ parent }, at) => ({ said: said[at] ?? NOTHING_SAID, parent })),
+      {
+        settled,
+        ...(learned === undefined ? {} : { learned }),
+        ...(living ? { ranged: (number) => rangeOf(plan, number) } : {}),
+      },
+    );
   }
 
   find(): readonly RowKind[] {
     this.rows.forEach(({ parent }, at) => {
-      if (parent === null) this.settle(at, null, this.elementOfTree(at));
+      if (parent === null) this.settle(at, this.elementOfTree(at));
     });
     return this.rows.map((_row, at) => this.kinds[at] ?? this.alone(at));
   }
@@ -70,140 +103,114 @@ class KindFinder {
     const row = this.rows[at];
     if (row === undefined) return null;
     const chosen = row.made ? undefined : this.request.mended.get(row.entry.line)?.kind;
-    if (chosen !== undefined)
-      return { kind: chosen, confidence: 1, reason: { type: 'chosen' }, stated: true };
+    if (chosen !== undefined) return sure(chosen, { type: 'chosen' });
     const text = row.entry.type ?? '';
     const meant = row.made ? undefined : this.request.types.get(text);
-    if (meant !== undefined)
-      return { kind: meant, confidence: 1, reason: { type: 'listed', text }, stated: true };
-    return row.made ? null : this.listed(row);
+    if (meant !== undefined) return sure(meant, { type: 'listed', text });
+    return row.made ? null : this.named(row);
   }
 
-  private listed({ entry }: TreeRow): RowKind | null {
-    const whole = this.meanings.get(entry.type ?? '');
-    const detail = this.details.get(entry.finerType ?? '');
-    const fits = detail != null && (whole === undefined || whole.element === detail.element);
-    const meaning = fits && detail.kind !== null ? detail : whole;
-    if (meaning?.kind == null) return null;
-    const text = (meaning === detail ? entry.finerType : entry.type) ?? '';
-    const { kind, confidence } = meaning;
-    return { kind, confidence, reason: { type: 'listed', text }, stated: confidence >= 0.9 };
+  /** A kind that the list calls as we do, in its finer type or its type. */
+  private named({ entry }: TreeRow): RowKind | null {
+    for (const text of [entry.finerType ?? '', entry.type ?? '']) {
+      const meaning = this.meanings.get(text);
+      if (meaning?.confidence === 1 && meaning.kind !== null)
+        return sure(meaning.kind, { type: 'listed', text });
+    }
+    return null;
   }
 
+  /** The element of which the list's own type is known to be. */
   private listedElement(at: number): Element | null {
-    const entry = this.rows[at]?.entry;
-    if (entry === undefined || this.rows[at]?.made === true) return null;
-    return this.meanings.get(entry.type ?? '')?.element ?? null;
+    const row = this.rows[at];
+    if (row === undefined || row.made) return null;
+    return this.meanings.get(row.entry.type ?? '')?.element ?? null;
   }
 
-  /** The element that all below a main account share: its own word, else that of most below. */
+  /** The element that all below a main account share: its own word, else what most speaks for. */
   private elementOfTree(root: number): Element | null {
-    const account = this.request.accounts.get(root);
-    const own = this.said(root)?.kind ?? account?.kind;
+    const own = this.said(root)?.kind ?? this.request.accounts.get(root)?.kind;
     if (own !== undefined) return elementOf(own);
-    const listed = this.listedElement(root) ?? this.request.under.get(root) ?? null;
-    if (listed !== null || this.children[root]?.length === 0) return listed;
-    const votes = new Map<Element, number>();
-    this.vote(root, votes);
-    return [...votes].sort(([, a], [, b]) => b - a)[0]?.[0] ?? null;
+    const under = this.request.under.get(root) ?? null;
+    if (under !== null || this.children[root]?.length === 0) return under;
+    const sums = new Map<Element, number>();
+    this.vote(root, sums);
+    return [...sums].sort(([, a], [, b]) => b - a)[0]?.[0] ?? null;
   }
 
-  private vote(at: number, votes: Map<Element, number>): void {
-    const known = this.said(at)?.kind ?? this.request.accounts.get(at)?.kind;
-    const element = known === undefined ? this.listedElement(at) : elementOf(known);
-    const guess = element === null ? this.guess(at, { above: null, element: null }) : null;
-    const voted = element ?? (guess === null ? null : elementOf(guess.kind));
-    if (voted !== null)
-      votes.set(voted, (votes.get(voted) ?? 0) + (element === null ? (guess?.confidence ?? 0) : 2));
-    for (const child of this.children[at] ?? []) this.vote(child, votes);
+  private vote(at: number, sums: Map<Element, number>): void {
+    for (const [element, points] of this.judge.elements(at))
+      sums.set(element, (sums.get(element) ?? 0) + points);
+    for (const child of this.children[at] ?? []) this.vote(child, sums);
   }
 
-  private guess(
-    at: number,
-    { above, element }: { readonly above: number | null; readonly element: Element | null },
-  ): Guess {
-    const entry = this.rows[at]?.entry;
-    const parent = above === null ? undefined : this.kinds[above]?.kind;
-    const fits = parent !== undefined && (element === null || elementOf(parent) === element);
-    const guesses = inferKinds({
-      name: entry?.name ?? '',
-      number: entry?.number ?? null,
-      plan: this.request.plan,
-      element,
-      ...(fits ? { parentKind: parent, parentName: this.rows[above ?? -1]?.entry.name ?? '' } : {}),
-    });
-    return bySide(guesses, entry?.balance ?? 0);
-  }
-
-  private settle(at: number, above: number | null, treeElement: Element | null): void {
+  private settle(at: number, element: Element | null): void {
     const account = this.request.accounts.get(at);
-    const said = this.said(at);
-    const element = this.listedElement(at) ?? treeElement;
-    this.kinds[at] =
-      this.settledBefore(said, account) ??
-      this.contraOf(at, said) ??
-      said ??
-      this.known(at, account) ??
-      this.guessed(at, above, element);
-    const below = elementOf(this.kinds[at]?.kind ?? 'memorandum');
-    for (const child of this.children[at] ?? []) this.settle(child, at, below);
-  }
-
-  /**
-   * A type in somebody else's words was understood when the account was made, and perhaps put right then: it
-   * takes the account to no other kind of the same element. Our own names of kinds do.
-   */
-  private settledBefore(said: RowKind | null, account: Account | undefined): RowKind | null {
-    const foreign = said?.reason.type === 'listed' && said.confidence < 1;
-    if (account === undefined || !foreign || elementOf(said.kind) !== elementOf(account.kind))
-      return null;
-    return { kind: account.kind, confidence: 1, reason: { type: 'account' }, stated: false };
-  }
-
-  /** Lists rarely have a type for contras: “depreciation to date” among fixed assets is one all the same. */
-  private contraOf(at: number, said: RowKind | null): RowKind | null {
-    if (said?.reason.type !== 'listed' || said.confidence === 1) return null;
-    if (isContra(said.kind) || this.rows[at]?.made === true) return null;
-    const guess = this.guess(at, { above: null, element: elementOf(said.kind) });
-    const sure = isContra(guess.kind) && guess.confidence >= CONTRA;
-    return sure ? { ...guess, stated: false } : null;
+    const own = this.said(at) ?? this.known(at, account, element) ?? this.guessed(at, element);
+    this.kinds[at] = own;
+    const below = elementOf(own.kind);
+    for (const child of this.children[at] ?? []) this.settle(child, below);
   }
 
   /** An account of the chart keeps its kind, unless the list names another element for it. */
-  private known(at: number, account: Account | undefined): RowKind | null {
+  private known(at: number, account: Account | undefined, element: Element | null): RowKind | null {
     if (account === undefined) return null;
     const listed = this.listedElement(at);
-    if (listed !== null && listed !== elementOf(account.kind)) return null;
-    return { kind: account.kind, confidence: 1, reason: { type: 'account' }, stated: false };
+    const moved = listed !== null && listed !== elementOf(account.kind);
+    if (moved && (element === null || element === listed)) return this.guessed(at, listed);
+    const { kind } = account;
+    return { kind, others: [], confidence: 1, reason: { type: 'account' }, stated: false };
   }
 
-  private guessed(at: number, above: number | null, element: Element | null): RowKind {
-    const guess = this.guess(at, { above, element });
+  /** A row that is called, or clearly is, of another element than its tree stays what it is: it is asked about. */
+  private elementAmong(at: number, tree: Element | null): Element | null {
+    const shares = this.judge.elements(at);
     const listed = this.listedElement(at);
-    const text = this.rows[at]?.entry.type ?? '';
-    const sure = listed === null ? guess.confidence : Math.max(guess.confidence, 0.3);
-    const why = guess.reason.type === 'none' && listed !== null ? ({ type: 'listed', text } as const) : guess.reason;
-    return { kind: guess.kind, confidence: sure, reason: why, stated: listed !== null };
-  } // prettier-ignore
+    if (tree === null) {
+      const other = [...shares].some(([one, share]) => one !== listed && Math.exp(share) >= CLEAR);
+      return other ? null : listed;
+    }
+    if (listed !== null && Math.exp(shares.get(tree) ?? 0) < CALLED_OTHERWISE) return listed;
+    const clear = [...shares].find(([, share]) => Math.exp(share) >= CLEAR);
+    return clear?.[0] ?? tree;
+  }
+
+  private guessed(at: number, tree: Element | null): RowKind {
+    const element = this.elementAmong(at, tree);
+    const [guess = NO_GUESS, ...others] = this.judge.guesses(at, element);
+    const stated = this.listedElement(at) === elementOf(guess.kind);
+    return { ...guess, others: others.map(({ kind }) => kind), stated };
+  }
 
   /** A row whose parents lead in a circle has no main account. */
   private alone(at: number): RowKind {
-    return this.said(at) ?? this.guessed(at, null, this.listedElement(at));
+    return this.said(at) ?? this.guessed(at, this.listedElement(at));
   }
 }
 
-/** With a balance on one side, kinds that stand on it are likelier. */
-const bySide = (guesses: readonly Guess[], balance: number): Guess => {
-  const weight = ({ kind, confidence }: Guess): number => {
-    const side = balance > 0 ? 'debit' : 'credit';
-    return balance === 0 || normalSideOfKind(kind) === side ? confidence : confidence * 0.6;
-  };
-  const best = guesses.reduce<Guess | null>(
-    (found, guess) => (found === null || weight(guess) > weight(found) ? guess : found),
-    null,
-  );
-  const fallback: Guess = { kind: KIND_CODES[0], confidence: 0, reason: { type: 'none' } };
-  return best === null ? fallback : { ...best, confidence: weight(best) };
+const NOTHING_SAID: RowSaid = {
+  name: '',
+  above: [],
+  type: '',
+  number: null,
+  balance: 0,
+  leads: false,
+};
+
+const NO_GUESS: Guess = { kind: KIND_CODES[0], confidence: 0, reason: { type: 'none' } };
+
+const sure = (kind: KindCode, reason: KindReason): RowKind => ({
+  kind,
+  others: [],
+  confidence: 1,
+  reason,
+  stated: true,
+});
+
+const rangeOf = (plan: NumberPlan, number: string): readonly KindCode[] | null => {
+  const value = parseNumber(plan, number)?.value;
+  if (value === undefined) return null;
+  return plan.ranges.find(({ first, last }) => value >= first && value <= last)?.kinds ?? null;
 };
 
 /** The places of the rows below each row, in the order of the list. */
@@ -216,9 +223,9 @@ export const childrenOfRows = (rows: readonly TreeRow[]): Children => {
 };
 
 /**
- * The kind of each row: what the user chose, what the list's type means, what the account of the chart
- * is, or what name, parent, number and the side of the balance speak for. All below a main account
- * share its element, but for what the list itself says otherwise.
+ * The kind of each row: what the user chose, what the list calls as we do, what the account of the chart is,
+ * or what the list judged as a whole speaks for: names, types, numbers, sides of balances and neighbours. All
+ * below a main account share its element.
  */
 export const findKinds = (rows: readonly TreeRow[], request: KindRequest): readonly RowKind[] =>
   new KindFinder(rows, childrenOfRows(rows), request).find();

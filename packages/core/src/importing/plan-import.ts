@@ -3,6 +3,7 @@ import type { Chart } from '../chart/chart';
 import { accountCount, accountsById } from '../chart/queries';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
+import type { Learned } from '../matching/learned/model';
 import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import { liftBands } from './bands';
 import type { ClashRule } from './clashes';
@@ -32,6 +33,8 @@ export interface ImportRequest {
   readonly fates: ReadonlyMap<AccountId, Fate>;
   readonly former: readonly FormerTitle[];
   readonly clashes: ClashRule | null;
+  /** What was learned of kinds; what ships where nothing else is given. */
+  readonly learned?: Learned;
   /** A fresh id for the n-th row; the same at each call. */
   newId(index: number): AccountId;
   /** Is told now and then which share of the work is done, from 0 to 1. */
@@ -167,7 +170,13 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const { matches, clashing } = matchRows(chart, rows, { ...request, leads });
   tell(DONE.matched);
   const accounts = accountsOf(chart, matches);
-  const kinds = findKinds(rows, { ...request, accounts, plan, under });
+  const kinds = findKinds(rows, {
+    ...request,
+    accounts,
+    plan,
+    under,
+    living: accountCount(chart) > 0,
+  });
   const placed = placedRows(rows, kinds, { matches, order, newId: request.newId });
   tell(DONE.kinds);
   const asked = {

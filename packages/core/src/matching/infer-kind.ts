@@ -22,6 +22,10 @@ export type Reason =
   | { readonly type: 'words'; readonly words: string }
   | { readonly type: 'parent' }
   | { readonly type: 'range'; readonly range: string }
+  /** What the list calls its type. */
+  | { readonly type: 'called'; readonly text: string }
+  /** The rows around it, and those that belong with it. */
+  | { readonly type: 'around' }
   | { readonly type: 'none' };
 
 /** A guessed kind, how sure the guess is (0 to 1), and why. */

@@ -24,7 +24,7 @@ import { isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
 const ROW_HEIGHT = 28;
 const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is deleted' } as const;
 
-/** The list lined up with the chart, a line each; arrows move, Enter goes to what can be done. */
+/** The list lined up with the chart, a line each; arrows move, digits choose a likely kind, Enter goes to what can be done. */
 @Component({
   selector: 'iu-lined-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -176,6 +176,8 @@ export class LinedListComponent {
   readonly selected = model.required<string | null>();
   /** What is said where there is no line. */
   readonly noneWords = input.required<string>();
+  /** A digit was pressed on the selected line: which of its likely kinds is right, from 0. */
+  readonly candidate = output<number>();
   /** Enter was pressed on the selected line. */
   readonly entered = output();
 
@@ -227,7 +229,9 @@ export class LinedListComponent {
       ArrowDown: 1, ArrowUp: -1, PageDown: 15, PageUp: -15, Home: -Infinity, End: Infinity,
     }; // prettier-ignore
     const step = steps[event.key];
-    if (event.key === 'Enter' && !event.ctrlKey) this.entered.emit();
+    const plain = !event.ctrlKey && !event.altKey && !event.metaKey;
+    if (plain && /^[1-3]$/.test(event.key)) this.candidate.emit(Number(event.key) - 1);
+    else if (event.key === 'Enter' && !event.ctrlKey) this.entered.emit();
     else if (step !== undefined) this.move(step);
     else return;
     event.preventDefault();

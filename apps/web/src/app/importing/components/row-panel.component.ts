@@ -23,13 +23,14 @@ import {
   COLUMN_USE_WORDS,
   importChangeWords,
   importProblemWords,
+  kindReasonWords,
   questionWords,
   type ChangeContext,
 } from '../../shared/words/import-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { ImportDraft } from '../model/import-draft';
-import { isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
+import { candidatesOf, isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
 
 /** Cells that can be mended although the list has no column for them. */
 const ALWAYS: readonly ColumnUse[] = ['number', 'name'];
@@ -60,6 +61,7 @@ export class RowPanelComponent {
   /** Something was decided; the keyboard goes back to the list. */
   readonly decided = output();
 
+  protected readonly kinds = KINDS;
   protected readonly fates = FATES;
   protected readonly useWords = COLUMN_USE_WORDS;
   protected readonly row = computed(() => {
@@ -103,6 +105,15 @@ export class RowPanelComponent {
 
   protected onWrongSide(row: ImportRow): boolean {
     return isOnWrongSide(row);
+  }
+
+  protected candidates(row: ImportRow): readonly KindCode[] {
+    return candidatesOf(row);
+  }
+
+  /** Why the first of them is thought to be right. */
+  protected reason({ kind }: ImportRow): string {
+    return kind === null ? '' : `The first ${kindReasonWords(kind.reason)}.`;
   }
 
   protected landing(kind: KindCode): string {

@@ -25,6 +25,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ApiService } from '../../shared/api/api.service';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
+import type { Decided } from './row-filter';
 import { KeptImports, KeptLists, plainDecisions, type KeptDecisions } from './kept-imports';
 import { knownFrom, typesAsKnown, usesAsKnown } from './known-lists';
 
@@ -206,8 +207,11 @@ export class ImportDraft {
     this.answers.update((answers) => without(answers, line));
   }
 
-  /** The lines whose questions were answered. */
-  readonly answeredLines = computed<ReadonlySet<number>>(() => new Set(this.answers().keys()));
+  /** The lines about which something was decided. */
+  readonly decided = computed<Decided>(() => ({
+    mended: new Set(this.mended().keys()),
+    answered: new Set(this.answers().keys()),
+  }));
 
   answered(line: number): ImportAnswer | undefined {
     return this.answers().get(line);

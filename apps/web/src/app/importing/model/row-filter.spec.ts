@@ -56,7 +56,10 @@ describe('a question that was answered', () => {
     const list = aList('Number|Name\n1010|Qwertz\n5010|Asdfgh\n6010|Rent');
     const chart = aChart('1010 Operating account\n5010 Fruit\n6010 Rent');
     const plan = importOf(chart, list, { answers: new Map([[2, null]]) });
-    const lines = linesOf(plan, 'attention', new Set([2]));
+    const lines = linesOf(plan, 'attention', {
+      mended: new Set(),
+      answered: new Set([2]),
+    });
     expect(lines.map((line) => (line.type === 'row' ? line.row.entry.name : ''))).toEqual([
       'Qwertz',
       'Asdfgh',

@@ -4,6 +4,7 @@ import {
   normalSideOfKind,
   type ImportPlan,
   type ImportRow,
+  type KindCode,
   type MissingAccount,
 } from '@iunctus/core';
 
@@ -37,15 +38,28 @@ export const isOnWrongSide = (row: ImportRow): boolean => {
   return normalSideOfKind(row.kind.kind) !== (balance > 0 ? 'debit' : 'credit');
 };
 
+/** The kinds that a row may be, the likeliest first. */
+export const candidatesOf = ({ kind }: ImportRow): readonly KindCode[] =>
+  kind === null ? [] : [kind.kind, ...kind.others];
+
 /** Whether a row's kind is a guess that should be looked at. */
 export const isDoubtful = (row: ImportRow): boolean =>
   (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL) ||
   isOnWrongSide(row);
 
-/** A row whose question was answered keeps its place among them, so that the next one is below it. */
-const urgency = (row: ImportRow, answered: ReadonlySet<number>): number => {
-  if (row.status === 'wrong') return 0;
-  if (row.status === 'question' || answered.has(row.entry.line)) return 1;
+/** The lines about which something was decided already. */
+export interface Decided {
+  readonly mended: ReadonlySet<number>;
+  readonly answered: ReadonlySet<number>;
+}
+
+const NOTHING: Decided = { mended: new Set(), answered: new Set() };
+
+/** A row that was mended or answered keeps its place among the others of its sort, so that the next one is below it. */
+const urgency = (row: ImportRow, { mended, answered }: Decided): number => {
+  const { line } = row.entry;
+  if (row.status === 'wrong' || mended.has(line)) return 0;
+  if (row.status === 'question' || answered.has(line)) return 1;
   return isOnWrongSide(row) ? 2 : 3 + (row.kind?.confidence ?? 1);
 };
 
@@ -79,14 +93,14 @@ const rowLine = (row: ImportRow): ShownLine => ({
 export const linesOf = (
   { rows, missing }: ImportPlan,
   filter: RowFilter,
-  answered: ReadonlySet<number> = new Set(),
+  decided: Decided = NOTHING,
 ): readonly ShownLine[] => {
   if (filter === 'missing')
     return missing.map((one) => ({ type: 'missing', key: one.account.id, missing: one }));
   const fitting = rows.filter((row) => fits(row, filter));
   const sorted =
     filter === 'attention'
-      ? [...fitting].sort((a, b) => urgency(a, answered) - urgency(b, answered))
+      ? [...fitting].sort((a, b) => urgency(a, decided) - urgency(b, decided))
       : fitting;
   return sorted.map(rowLine);
 };

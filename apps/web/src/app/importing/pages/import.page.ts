@@ -44,7 +44,15 @@ import { ImportDraft } from '../model/import-draft';
 import { ImportEngine } from '../model/import-engine';
 import { ImportOpening } from '../model/import-opening';
 import { wholeChartIn } from '../model/whole-chart';
-import { countsOf, isOnWrongSide, linesOf, ROW_FILTERS, type RowFilter } from '../model/row-filter';
+import {
+  candidatesOf,
+  countsOf,
+  isDoubtful,
+  isOnWrongSide,
+  linesOf,
+  ROW_FILTERS,
+  type RowFilter,
+} from '../model/row-filter';
 
 /** How long decisions must rest before the list is lined up anew, in milliseconds. */
 const REST = 80;
@@ -124,7 +132,7 @@ export class ImportPage {
   });
   protected readonly lines = computed(() => {
     const plan = this.engine.plan();
-    return plan === null ? [] : linesOf(plan, this.filter(), this.draft.answeredLines());
+    return plan === null ? [] : linesOf(plan, this.filter(), this.draft.decided());
   });
   /** The line at the cursor; when it leaves the group, the one that takes its place. */
   protected readonly selected = linkedSignal<readonly { key: string }[], string | null>({
@@ -233,6 +241,14 @@ export class ImportPage {
 
   protected onEnter(): void {
     this.panel()?.focus();
+  }
+
+  /** Takes one of the likely kinds of the line at the cursor, where it is doubtful. */
+  protected chooseCandidate(index: number): void {
+    const line = this.line();
+    if (line?.type !== 'row' || !isDoubtful(line.row)) return;
+    const kind = candidatesOf(line.row)[index];
+    if (kind !== undefined) this.draft.mend(line.row.entry.line, { kind });
   }
 
   protected onDecided(): void {

@@ -32,6 +32,10 @@ export const reasonWords = (reason: Reason): string => {
       return 'as the account above';
     case 'range':
       return `from its number, among ${reason.range.toLowerCase()}`;
+    case 'called':
+      return `listed as “${reason.text}”`;
+    case 'around':
+      return 'like the accounts around it';
     case 'none':
       return 'for want of anything better';
   }

@@ -1,0 +1,47 @@
+import { recognizeColumns } from '@iunctus/core';
+import { PUBLISHED_NAMES } from '@iunctus/core/testing';
+import { liftBands } from '../packages/core/src/importing/bands';
+import { findTree, treeSourceOf } from '../packages/core/src/importing/find-tree';
+import { readRows } from '../packages/core/src/importing/read-rows';
+import { saidRows } from '../packages/core/src/importing/said-rows';
+import type { TreeRow } from '../packages/core/src/importing/tree-row';
+import type { RowSaid } from '../packages/core/src/matching/learned/row-features';
+import type { Label, LabelledList } from './labelled-lists';
+import type { Example } from './train-rows';
+
+/** A list as the import reads it, with what is right of each row. */
+export interface ReadList {
+  readonly name: string;
+  readonly rows: readonly RowSaid[];
+  readonly tree: readonly TreeRow[];
+  /** `null` for a row that nobody labelled. */
+  readonly labels: readonly (Label | null)[];
+}
+
+/** A labelled list as the import reads it. */
+export const readList = (list: LabelledList): ReadList => {
+  const columns = recognizeColumns(list.rows);
+  const request = { columns, currency: 'USD', today: '2026-01-01', mended: new Map(), types: new Map() };
+  const read = readRows(list.rows, request);
+  const { rows: tree, under } = liftBands(findTree(read, treeSourceOf(read)));
+  const labels = tree.map(({ made, entry }) => (made ? null : (list.labels.get(entry.line) ?? null)));
+  return { name: list.name, rows: saidRows(tree, under), tree, labels };
+}; // prettier-ignore
+
+/** Published names, each a row of which only the name is known. */
+export const publishedRows = (): readonly { readonly row: RowSaid; readonly kinds: Label['kinds'] }[] =>
+  PUBLISHED_NAMES.flatMap(({ names }) =>
+    names.map(([name, ...kinds]) => ({
+      row: { name, above: [], type: '', number: null, balance: 0, leads: false },
+      kinds,
+    })),
+  ); // prettier-ignore
+
+/** The labelled rows of a list; headings teach less. */
+export const examplesOf = (list: ReadList): readonly Example[] =>
+  list.rows.flatMap((row, at) => {
+    const label = list.labels[at];
+    return label == null || label.kinds.length === 0
+      ? []
+      : [{ row, kinds: label.kinds, weight: label.heading ? 0.5 : 1 }];
+  });

@@ -1,0 +1,63 @@
+import { KIND_CODES } from '@iunctus/core';
+import { softmax, type Shares } from '../packages/core/src/matching/learned/joint';
+import {
+  packFeatures,
+  readLearned,
+  type Learned,
+  type LearnedFile,
+} from '../packages/core/src/matching/learned/model';
+import { examplesOf, publishedRows, readList, type ReadList } from './examples';
+import type { LabelledList } from './labelled-lists';
+import { trainJoint } from './train-joint';
+import { scoresOf, trainRows, type Weights } from './train-rows';
+
+/** Weights are kept in whole steps; what is smaller than the least says too little for its place in the file. */
+const KEPT = { step: 1 / 16, least: 0.15 } as const;
+
+/** Lists are judged by weights that never saw them while the joint judgement is learned. */
+const FOLDS = 5;
+
+const published = publishedRows().map((one) => ({ ...one, weight: 0.5 }));
+const rowsFrom = (lists: readonly ReadList[]): Weights =>
+  trainRows([...lists.flatMap(examplesOf), ...published]);
+
+const judgedUnseen = (lists: readonly ReadList[]): readonly Shares[] => {
+  const firsts: Shares[] = [];
+  for (let fold = 0; fold < FOLDS; fold += 1) {
+    const weights = rowsFrom(lists.filter((_list, index) => index % FOLDS !== fold));
+    lists.forEach(({ rows }, index) => {
+      if (index % FOLDS === fold) firsts[index] = rows.map((row) => softmax(scoresOf(weights, row)));
+    });
+  }
+  return firsts;
+}; // prettier-ignore
+
+/** Everything that labelled lists teach, as it is kept in a file. */
+export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {
+  const firsts = judgedUnseen(lists);
+  const rounds = trainJoint(
+    lists.map(({ rows, tree, labels }, index) => ({
+      rows: rows.map((said, at) => ({ said, parent: tree[at]?.parent ?? null })),
+      first: firsts[index] ?? [],
+      kinds: labels.map((label) => (label === null || label.heading ? null : label.kinds)),
+    })),
+  );
+  return {
+    kinds: KIND_CODES,
+    step: KEPT.step,
+    rounds: rounds.map((weights) => Array.from(weights, (weight) => Number(weight.toFixed(4)))),
+    features: packFeatures(rowsFrom(lists), KEPT),
+  };
+};
+
+/** For each list what all lists but those of its fold teach, so that none is judged by what it taught itself. */
+export const crossLearned = (
+  lists: readonly LabelledList[],
+  folds: number,
+): ((index: number) => Learned) => {
+  const read = lists.map(readList);
+  const byFold = Array.from({ length: folds }, (_one, fold) =>
+    readLearned(learnFrom(read.filter((_list, index) => index % folds !== fold))),
+  );
+  return (index) => byFold[index % folds] ?? { features: new Map(), rounds: [] };
+};

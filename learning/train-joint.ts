@@ -1,0 +1,88 @@
+import { KIND_CODES, type KindCode } from '@iunctus/core';
+import {
+  JOINT_COUNT,
+  keysOfList,
+  scoresBy,
+  softmax,
+  thinkAgain,
+  weigh,
+  type ListKeys,
+  type PlacedSaid,
+  type Shares,
+} from '../packages/core/src/matching/learned/joint';
+
+const K = KIND_CODES.length;
+const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
+
+/** A list with what its rows were thought to be by weights that never saw it, and what they are. */
+export interface JointExample {
+  readonly rows: readonly PlacedSaid[];
+  readonly first: Shares;
+  readonly kinds: readonly (readonly KindCode[] | null)[];
+}
+
+const SETTINGS = { rounds: 2, steps: 100, rate: 0.08, decay: 1e-4 } as const;
+
+interface Weighed {
+  readonly found: Float64Array;
+  readonly right: readonly number[];
+}
+
+/** How the likelihood of the right kinds changes with each weight; any of the right kinds will do. */
+const slopeOf = (rows: readonly Weighed[], weights: Float64Array): Float64Array => {
+  const slope = new Float64Array(JOINT_COUNT);
+  for (const { found, right } of rows) {
+    const shares = softmax(scoresBy(found, weights));
+    const sum = right.reduce((part, k) => part + (shares[k] ?? 0), 0) + 1e-300;
+    const push = Float64Array.from(shares);
+    for (const k of right) push[k] = (push[k] ?? 0) - (shares[k] ?? 0) / sum;
+    for (let place = 0; place < JOINT_COUNT; place += 1)
+      for (let k = 0; k < K; k += 1)
+        slope[place] = (slope[place] ?? 0) + ((push[k] ?? 0) * (found[place * K + k] ?? 0)) / rows.length;
+  }
+  return slope;
+}; // prettier-ignore
+
+const trainRound = (rows: readonly Weighed[]): Float64Array => {
+  const weights = new Float64Array(JOINT_COUNT);
+  weights.fill(0.5, 0, 2);
+  const squares = new Float64Array(JOINT_COUNT).fill(1e-8);
+  for (let step = 0; step < SETTINGS.steps; step += 1) {
+    const slope = slopeOf(rows, weights);
+    for (let place = 0; place < JOINT_COUNT; place += 1) {
+      const own = (slope[place] ?? 0) + SETTINGS.decay * (weights[place] ?? 0);
+      squares[place] = (squares[place] ?? 0) + own * own;
+      weights[place] = (weights[place] ?? 0) - (SETTINGS.rate * own) / Math.sqrt(squares[place] ?? 1);
+    }
+  }
+  return weights;
+}; // prettier-ignore
+
+interface Thinking extends JointExample {
+  readonly keys: ListKeys;
+  readonly last: Shares;
+}
+
+const weighedRows = (lists: readonly Thinking[]): readonly Weighed[] =>
+  lists.flatMap(({ keys, first, last, kinds }) => {
+    const rows: Weighed[] = [];
+    weigh(keys, { first, last }, (at, found) => {
+      const right = (kinds[at] ?? []).flatMap((kind) => KIND_AT.get(kind) ?? []);
+      if (right.length > 0) rows.push({ found: Float64Array.from(found), right });
+    });
+    return rows;
+  });
+
+/** Weights of all rounds, each learned on what the one before it made of the lists. */
+export const trainJoint = (examples: readonly JointExample[]): readonly Float64Array[] => {
+  let lists = examples.map((one): Thinking => ({
+    ...one,
+    keys: keysOfList(one.rows),
+    last: one.first,
+  }));
+  return Array.from({ length: SETTINGS.rounds }, () => {
+    const weights = trainRound(weighedRows(lists));
+    lists = lists.map((one) => ({ ...one, last: thinkAgain(one.keys, one, { weights }) }));
+    return weights;
+  });
+};

@@ -1,0 +1,31 @@
+import type { Element } from '../kinds/element';
+import type { RowSaid } from '../matching/learned/row-features';
+import type { TreeRow } from './tree-row';
+
+/** Names above a row are followed so far up. */
+const FOLLOWED = 3;
+
+/** What a list says of each of its rows, with the names of what stands above it. */
+export const saidRows = (
+  rows: readonly TreeRow[],
+  under: ReadonlyMap<number, Element>,
+): readonly RowSaid[] => {
+  const leads = new Set(rows.flatMap(({ parent }) => parent ?? []));
+  return rows.map(({ entry, made, parent }, at) => {
+    const above: string[] = [];
+    let top = at;
+    for (let up = parent; up !== null && above.length < FOLLOWED; up = rows[up]?.parent ?? null) {
+      above.push(rows[up]?.entry.name ?? '');
+      top = up;
+    }
+    const element = under.get(top);
+    return {
+      name: entry.name,
+      above: element === undefined ? above : [...above, element],
+      type: made ? '' : [entry.type, entry.finerType].filter((one) => one !== null).join(' / '),
+      number: made ? null : entry.number,
+      balance: made ? 0 : (entry.balance ?? 0),
+      leads: leads.has(at),
+    };
+  });
+};
