@@ -3,7 +3,8 @@ import type { SectionCode, StatementCode } from '../kinds/caption';
 import { add, negate, type Minor } from '../money/minor';
 import { resolvedSettings } from '../settings/rules';
 import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
-import { STANDARD_LAYOUTS, type LayoutPart } from './layout';
+import { STANDARD_LAYOUTS } from './definitions/all-statements';
+import type { LayoutPart } from './layout';
 import { leadsTo, sectionRoots, standsIn } from './section-lines';
 import {
   lineKey,

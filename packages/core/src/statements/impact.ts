@@ -4,7 +4,8 @@ import { statementOfSection, type SectionCode, type StatementCode } from '../kin
 import { add, negate, subtract, type Minor } from '../money/minor';
 import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
 import { totalOf, type StatementSource } from './build';
-import { STANDARD_LAYOUTS, type TotalCode } from './layout';
+import { STANDARD_LAYOUTS } from './definitions/all-statements';
+import type { TotalCode } from './layout';
 import { lineKey, sectionTotalKey, totalKey, type RowKey } from './statement';
 
 /** A section or total whose amount the proposal changes, signed as the statement shows it. */
