@@ -1,8 +1,9 @@
-import { formatAmount } from '@iunctus/core';
+import { formatAmount, type Minor } from '@iunctus/core';
 import pdfmake from 'pdfmake';
 import roboto from 'pdfmake/fonts/Roboto.js';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { ChartRow } from './chart-table';
+import { rowsByLine } from './line-sums';
 import type { Paper } from './paper';
 
 pdfmake.setFonts(roboto);
@@ -49,7 +50,23 @@ const cellsOf = (row: ChartRow, chart: PrintedChart): TableCell[] => [
     : [{ text: row.amount === null ? '' : formatAmount(row.amount, { currency: chart.currency, zero: '–' }), alignment: 'right' as const }]),
 ]; // prettier-ignore
 
-const tableOf = (rows: readonly ChartRow[], chart: PrintedChart): Content => {
+interface Total {
+  readonly words: string;
+  readonly sum: Minor;
+}
+
+const totalCells = ({ words, sum }: Total, { currency }: PrintedChart): TableCell[] => [
+  '',
+  { text: words, bold: true },
+  '',
+  { text: formatAmount(sum, { currency, zero: '–' }), bold: true, alignment: 'right' },
+];
+
+const tableOf = (
+  rows: readonly ChartRow[],
+  chart: PrintedChart,
+  total: Total | null = null,
+): Content => {
   const head = ['Number', 'Name', 'Kind', ...(chart.amounts === null ? [] : [chart.amounts])];
   return {
     table: {
@@ -59,25 +76,23 @@ const tableOf = (rows: readonly ChartRow[], chart: PrintedChart): Content => {
       body: [
         head.map((text, column) => ({ text, bold: true, fontSize: 8, alignment: column === 3 ? 'right' : 'left' })),
         ...rows.map((row) => cellsOf(row, chart)),
+        ...(total === null ? [] : [totalCells(total, chart)]),
       ] as TableCell[][],
     },
     layout: 'lightHorizontalLines',
   };
 }; // prettier-ignore
 
-/** Accounts under the statement lines to which they lead, in the order in which those come. */
-const byStatement = (chart: PrintedChart): Content[] => {
-  const lines = new Map<string, ChartRow[]>();
-  for (const row of chart.rows) {
-    if (row.role === 'heading') continue;
-    const landing = row.landing === '' ? 'On no statement' : row.landing;
-    lines.set(landing, [...(lines.get(landing) ?? []), row]);
-  }
-  return [...lines].flatMap(([landing, rows]) => [
+/** Accounts under the statement lines to which they lead, each line with what it comes to. */
+const byStatement = (chart: PrintedChart): Content[] =>
+  rowsByLine(chart.rows).flatMap(({ landing, rows, sum }) => [
     { text: landing, bold: true, headlineLevel: 1, margin: [0, 12, 0, 4] } as Content,
-    tableOf(rows, chart),
+    tableOf(
+      rows,
+      chart,
+      sum === null || chart.amounts === null ? null : { words: `Total ${landing}`, sum },
+    ),
   ]);
-};
 
 /** A chart of accounts as a PDF: by number as it stands, or by statement line; with balances and guidance or without. */
 export const writePrintedChart = async (chart: PrintedChart): Promise<Uint8Array> => {

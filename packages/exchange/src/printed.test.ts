@@ -2,6 +2,7 @@ import { readSheet } from 'read-excel-file/node';
 import parsePdf from 'pdf-parse';
 import { aChart } from '@iunctus/core/testing';
 import { chartTable } from './chart-table';
+import { rowsByLine } from './line-sums';
 import { writePrintedChart, type PrintedChart } from './printed-chart';
 import { writeReturnWorkbook } from './return-workbook';
 
@@ -53,6 +54,22 @@ describe('a printed chart', () => {
     const { text } = await printed({ by: 'statement' });
     expect(text.indexOf('Cash and cash equivalents')).toBeLessThan(text.indexOf('1010'));
     expect(text.indexOf('1010')).toBeLessThan(text.indexOf('5010'));
+  });
+
+  it('by statement says what each line comes to, sub-accounts counted with their account', async () => {
+    const chart = aChart('5000 Cost of sales\n  5010 Fruit\n  5020 Bottles\n6010 Rent');
+    const amounts = [900, 500, 400, 100];
+    const rows = chartTable(chart, () => 0).map((row, at) => ({
+      ...row,
+      amount: amounts[at] ?? 0,
+    }));
+    const byLine = rowsByLine(rows.map((row) => ({ ...row, role: 'posting' as const })));
+    expect(byLine.map(({ landing, sum }) => [landing, sum])).toEqual([
+      ['Cost of sales', 900],
+      ['Operating expenses', 100],
+    ]);
+    const { text } = await printed({ by: 'statement', amounts: 'USD, October' });
+    expect(text).toContain('Total Cash and cash equivalents');
   });
 
   it('goes on over pages, each with its number', async () => {
