@@ -68,7 +68,13 @@ const OPERATION_SCHEMAS = {
     id: Id,
     role: v.picklist(['heading', 'posting']),
   }),
-  merge: v.strictObject({ type: v.literal('merge'), id: Id, into: Id, acrossKinds: v.boolean() }),
+  merge: v.strictObject({
+    type: v.literal('merge'),
+    id: Id,
+    into: Id,
+    acrossKinds: v.boolean(),
+    again: v.exactOptional(v.literal(true)),
+  }),
   unmerge: v.strictObject({
     type: v.literal('unmerge'),
     account: AccountSchema,

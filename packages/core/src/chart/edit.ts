@@ -219,12 +219,19 @@ export const putSplit = (chart: Chart, split: Split): Chart =>
 export const removeSplit = (chart: Chart, split: Split): Chart =>
   recountStanding({ ...chart, splits: removeIn(chart.splits, split.id) }, [split.from, split.into]);
 
-/** Points an account that left the tree, with what counted with it, at the one into which it is merged. */
-export const absorbInto = (chart: Chart, from: ChartNode, into: AccountId): Chart => {
+/**
+ * Points an account that left the tree, with what counted with it, at the one into which it is merged;
+ * `target` is the account in the tree that stands for that one, itself perhaps merged meanwhile.
+ */
+export const absorbInto = (
+  chart: Chart,
+  from: ChartNode,
+  { into, target }: { readonly into: AccountId; readonly target: AccountId },
+): Chart => {
   const { account } = from;
   const pointed = { ...chart, merged: setIn(chart.merged, account.id, { account, into }) };
-  return editChildren(pointed, parentIdOf(pointed, into), (siblings) =>
-    replaced(siblings, into, (node) => ({
+  return editChildren(pointed, parentIdOf(pointed, target), (siblings) =>
+    replaced(siblings, target, (node) => ({
       ...node,
       absorbed: [...node.absorbed, account.id, ...from.absorbed].sort(),
       splits: inOrder([...node.splits, ...from.splits]),

@@ -22,6 +22,7 @@ import {
   runDraws,
   type Applied,
 } from '../testing/random';
+import { planUnmerge } from '../planning/plan-merge';
 import { apply, applyAll, invert, inverseOf, rebase } from './apply';
 import type { Operation } from './operation';
 import { indexLanded, nextMet } from './landed-index';
@@ -88,6 +89,30 @@ const accountsOf = (chart: Chart) => ({
 });
 
 describe('the laws of operations', () => {
+  it('gives back the first chart when a whole run is undone, with merges taken out of chains amid it', () => {
+    fc.assert(
+      fc.property(randomChart(30), draws(60), fc.nat(), (start, recipes, at) => {
+        const done = runDraws(start, recipes, 'new').map(({ operation, before }) =>
+          invert(operation, before),
+        );
+        let chart = runDraws(start, recipes, 'new').at(-1)?.after ?? start;
+        const merged = mergedAccounts(chart);
+        for (let count = 0; count < Math.min(3, merged.length); count += 1) {
+          const { id } = merged[(at + count) % merged.length]?.account ?? { id: '' };
+          const taken = planUnmerge(chart, id);
+          const outcome = taken === null ? null : apply(chart, taken);
+          if (taken === null || outcome?.ok !== true) continue;
+          done.push(invert(taken, chart));
+          ({ chart } = outcome);
+        }
+        const undone = applyAll(chart, done.reverse());
+        expect(undone.ok ? null : undone.refusal).toBeNull();
+        if (undone.ok) expectSame(undone.chart, start);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
   it('gives back the chart when an operation is followed by its inverse', () => {
     fc.assert(
       fc.property(randomChart(40), draws(200), (start, recipes) => {

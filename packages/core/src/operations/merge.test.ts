@@ -49,6 +49,38 @@ const totalOf = (chart: Chart, id: string): number => {
   return rollUpOver(AMOUNTS).total(node);
 };
 
+describe('a chain of merges', () => {
+  const chain = (): Chart =>
+    after(studio(), merging('5030', '5010'), merging('5010', '6010', true));
+  const taken = (chart: Chart): Operation => {
+    const operation = planUnmerge(chart, '5030');
+    if (operation === null) throw new Error('5030 can be taken out');
+    return operation;
+  };
+
+  it('comes back as it was when one is taken out of its middle and that is undone', () => {
+    const before = chain();
+    const operation = taken(before);
+    const back = after(after(before, operation), invert(operation, before));
+    expect(mergedInto(back, '5030')).toBe('5010');
+    expect(totalOf(back, '6010')).toBe(totalOf(before, '6010'));
+    expect(recordsOf(back)).toEqual(recordsOf(before));
+  });
+
+  it('is undone whole, from the last to the first', () => {
+    const start = studio();
+    const done = [merging('5030', '5010'), merging('5010', '6010', true)];
+    let chart = start;
+    const inverses: Operation[] = [];
+    for (const next of [...done, null]) {
+      const operation = next ?? taken(chart);
+      inverses.unshift(invert(operation, chart));
+      chart = after(chart, operation);
+    }
+    expect(recordsOf(after(chart, ...inverses))).toEqual(recordsOf(start));
+  });
+});
+
 describe('merging an account into another', () => {
   it('counts its postings with the other, and takes it out of the tree', () => {
     const chart = after(studio(), merging('5030', '5010'));

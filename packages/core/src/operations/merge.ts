@@ -30,16 +30,24 @@ const checkKinds = (
   return kind !== into.kind && !acrossKinds ? { code: 'kindsDiffer', ...about } : null;
 };
 
+const isOpenIntoRetired = (from: Account, into: Account): boolean =>
+  into.retiredOn !== null && from.retiredOn === null;
+
+const isPostingIntoHeading = (from: Account, into: Account): boolean =>
+  into.role === 'heading' && from.role === 'posting';
+
 const checkMerge = (chart: Chart, from: ChartNode, operation: Merge): Refusal | null => {
-  const { id, into: intoId } = operation;
+  const { id } = operation;
+  const intoId = standsFor(chart, operation.into) ?? operation.into;
   const into = nodeOf(chart, intoId)?.account;
   if (into === undefined) return { code: 'accountMissing', accountId: intoId };
   if (id === intoId) return { code: 'mergeIntoItself', accountId: id };
   if (from.account.systemUse !== null) return { code: 'systemAccount', accountId: id };
   if (from.children.length > 0) return { code: 'hasChildren', accountId: id };
-  if (into.retiredOn !== null && from.account.retiredOn === null)
+  const again = operation.again === true;
+  if (isOpenIntoRetired(from.account, into) && !again)
     return { code: 'mergeIntoRetired', accountId: id, otherId: intoId };
-  if (into.role === 'heading' && from.account.role === 'posting')
+  if (isPostingIntoHeading(from.account, into) && !(again && !hasPostings(chart, from)))
     return { code: 'headingTakesNoPostings', accountId: intoId };
   return checkKinds(chart, from, into, operation);
 };
@@ -47,7 +55,8 @@ const checkMerge = (chart: Chart, from: ChartNode, operation: Merge): Refusal | 
 /**
  * Merges an account into another: it leaves the tree, its postings count with the other from now
  * on, its number and name are free again. Postings keep the account that they were made to, so
- * that taking the merge back loses nothing, also after new ones.
+ * that taking the merge back loses nothing, also after new ones. The other may be merged itself: the postings
+ * then count with what it was merged into, so that a merge that was taken out of a chain can be put back.
  * Refuses: accountMissing, mergeIntoItself, systemAccount, hasChildren, mergeIntoRetired,
  * headingTakesNoPostings, memorandumWithPostings, and kindsDiffer unless that is meant.
  */
@@ -57,7 +66,9 @@ export const merge: Rules<Merge> = {
     if (from === undefined) return refused({ code: 'accountMissing', accountId: operation.id });
     const refusal = checkMerge(chart, from, operation);
     if (refusal !== null) return refused(refusal);
-    return accepted(absorbInto(removeLeaf(chart, from.account), from, operation.into));
+    const { into } = operation;
+    const target = standsFor(chart, into) ?? into;
+    return accepted(absorbInto(removeLeaf(chart, from.account), from, { into, target }));
   },
   invert({ id, into }, before) {
     const node = nodeOf(before, id);
@@ -96,8 +107,17 @@ export const unmerge: Rules<Unmerge> = {
     return accepted(insertNode(released.chart, released.node, place));
   },
   invert({ account, into }, before) {
-    const kind = nodeOf(before, into)?.account.kind;
-    return { type: 'merge', id: account.id, into, acrossKinds: kind !== account.kind };
+    const target = nodeOf(before, standsFor(before, into) ?? into)?.account;
+    const changed =
+      target !== undefined &&
+      (isOpenIntoRetired(account, target) || isPostingIntoHeading(account, target));
+    return {
+      type: 'merge',
+      id: account.id,
+      into,
+      acrossKinds: target?.kind !== account.kind,
+      ...(changed ? { again: true } : {}),
+    };
   },
   rebase(operation, landed) {
     const { operation: other } = landed;

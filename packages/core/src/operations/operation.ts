@@ -73,6 +73,8 @@ export interface Merge {
   readonly into: AccountId;
   /** That the two are of different kinds, and that this is meant. */
   readonly acrossKinds: boolean;
+  /** Puts a merge back that was taken out; that the other was retired, or made a heading, meanwhile does not matter. */
+  readonly again?: true;
 }
 /** Takes a merge back. */
 export interface Unmerge extends Place {
