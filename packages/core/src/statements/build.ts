@@ -37,10 +37,17 @@ const signedBy =
 const amountIn = (node: ChartNode, context: SectionContext): Minor =>
   context.signed(context.rollUp.shares(node).get(context.section)?.amount ?? 0);
 
+/** Whether anything stands in a branch, also where it cancels out. */
+const holdsAny = (node: ChartNode, context: SectionContext): boolean => {
+  const share = context.rollUp.shares(node).get(context.section);
+  if (share === undefined) return false;
+  return share.amount !== 0 || node.children.some((child) => holdsAny(child, context));
+};
+
 const isLeftOut = (node: ChartNode, context: SectionContext): boolean => {
   const share = context.rollUp.shares(node).get(context.section);
   if (share === undefined) return true;
-  if (share.amount !== 0) return false;
+  if (holdsAny(node, context)) return false;
   return !context.options.zeroLines || node.account.retiredOn !== null;
 };
 

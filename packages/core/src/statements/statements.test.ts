@@ -127,6 +127,18 @@ describe('a profit and loss', () => {
     expect(lines(profitAndLoss({ zeroLines: false }))).not.toContain('line Training 0');
   });
 
+  it('shows a group whose accounts cancel out, with what is in it', () => {
+    const chart = aChart(
+      '6000 Clearing of costs\n  6010 Charged\n  6020 Taken back\n6100 Training',
+    );
+    const rollUp = rollUpOver(ledgerOf({ '6010': 75, '6020': -75 }));
+    const shown = lines(
+      buildStatement('profitAndLoss', { chart, rollUp }, { ...ALL, zeroLines: false }),
+    );
+    expect(shown).toEqual(expect.arrayContaining(['line Charged 75', 'line Taken back -75']));
+    expect(shown).not.toContain('line Training 0');
+  });
+
   it('leaves out a retired account that has no amount, and keeps one that has', () => {
     const chart = aChart(CIDER, { retired: ['6020', '5020'] });
     const rollUp = rollUpOver(ledgerOf(POSTED));
