@@ -10,7 +10,13 @@ const count = async (pool: Awaited<ReturnType<typeof freshDatabase>>, table: str
 describe('the demo practice', () => {
   it('is loaded into an empty database, and says how to sign in', async () => {
     const pool = await freshDatabase();
-    expect(await withDemo(pool)).toEqual({ emails: [MAREN, TOBIAS], password: PASSWORD });
+    expect(await withDemo(pool)).toEqual({
+      people: [
+        { name: 'Maren Oake', email: MAREN, role: 'administrator' },
+        { name: 'Tobias Fenn', email: TOBIAS, role: 'bookkeeper' },
+      ],
+      password: PASSWORD,
+    });
     expect(await count(pool, 'client')).toBe(3);
     await pool.end();
   });

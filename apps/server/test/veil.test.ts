@@ -23,6 +23,8 @@ import {
 
 /** What only Maren may see: names and texts, numbers, and amounts in minor units as they are and as they are written. */
 const MARKS = [/zebra/i, /\b77[67]\d\b/, /8675309|86[,.]?753\.09/, /4242171|42[,.]?421\.71/];
+/** Ids are drawn at random, and now and then hold the digits of a mark. */
+const IDS = /[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12}/gi;
 const PERIOD = 'first=2026-07&last=2026-10';
 
 /** Walks every endpoint as a colleague, in every state in which restricted accounts may be, and looks for their marks. */
@@ -132,7 +134,7 @@ describe('restricted accounts, looked for by a colleague', () => {
     const found: string[] = [];
     for (const [role, who] of colleagues) {
       const look = async (method: string, path: string, body?: unknown): Promise<void> => {
-        const text = await asked(who, method, path, body);
+        const text = (await asked(who, method, path, body)).replace(IDS, '');
         for (const mark of MARKS)
           if (mark.test(text)) found.push(`${role} ${method} ${path}: ${mark.source} in ${text.slice(Math.max(0, text.search(mark) - 60), text.search(mark) + 60)}`); // prettier-ignore
       };

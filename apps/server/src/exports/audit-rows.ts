@@ -7,6 +7,7 @@ import {
   monthsBetween,
   lastDayOf,
   trialBalance,
+  type Account,
   type AccountId,
   type Month,
   type Period,
@@ -34,6 +35,22 @@ const movementsOf = async (
   return sums;
 };
 
+/** What stands for accounts that the viewer may not see shows to nobody else either. */
+const isStandIn = ({ settings: { restrictedTo } }: Account): boolean => restrictedTo?.length === 0;
+
+/**
+ * Debits and credits, where they lead from one balance to the other. Where they do not, since part of them is
+ * hidden from the viewer or a year ended between, what the balances themselves tell: the difference, on its side.
+ */
+const told = (
+  { opening, closing }: { readonly opening: number; readonly closing: number },
+  { debit, credit }: Movement,
+): Movement => {
+  const net = closing - opening;
+  if (debit - credit === net) return { debit, credit };
+  return { debit: Math.max(net, 0), credit: Math.max(-net, 0) };
+};
+
 /** A fiscal year is called after the year in which it ends; its periods are its months, from 1. */
 export const fiscalPeriodOf = (
   month: Month,
@@ -57,15 +74,13 @@ export const auditRowsOf = async (
   const opening = trialBalance(chart, await yearUpTo(taken, before), endsYear(taken, before));
   const closing = trialBalance(chart, await yearUpTo(taken, last), false);
   const movement = await movementsOf(taken, { first, last });
-  const ids = [...eachNode(chart.roots)].map(({ account }) => account.id);
+  const accounts = [...eachNode(chart.roots)].map(({ account }) => account);
   const rows = chartTable(chart, null).map((row, at) => {
-    const id = ids[at] ?? '';
-    return {
-      row,
-      opening: opening.get(id) ?? 0,
-      closing: closing.get(id) ?? 0,
-      ...(movement.get(id) ?? NONE),
-    };
+    const account = accounts[at];
+    const id = account?.id ?? '';
+    const ends = { opening: opening.get(id) ?? 0, closing: closing.get(id) ?? 0 };
+    const known = account !== undefined && isStandIn(account) ? undefined : movement.get(id);
+    return { row, ...ends, ...told(ends, known ?? NONE) };
   });
   const head: AuditHead = {
     client: client.name,
