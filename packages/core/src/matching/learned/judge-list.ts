@@ -67,7 +67,7 @@ export class ListJudge {
     );
   }
 
-  /** The kinds that a row may be, the likeliest first; only those of an element where one is given. */
+  /** The kinds that a row may be, the likeliest first, with the reason for that one; only those of an element where one is given. */
   guesses(at: number, element: Element | null): readonly Guess[] {
     const shares = this.shares[at] ?? new Float64Array(K);
     const fitting = KIND_CODES.flatMap((kind, k) =>
@@ -77,10 +77,10 @@ export class ListJudge {
     return fitting
       .sort((a, b) => b.share - a.share)
       .slice(0, 3)
-      .map(({ kind, share }) => ({
+      .map(({ kind, share }, place) => ({
         kind,
         confidence: share / sum,
-        reason: this.reasonFor(at, kind),
+        reason: place === 0 ? this.reasonFor(at, kind) : { type: 'none' },
       }));
   }
 
