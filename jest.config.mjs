@@ -27,6 +27,7 @@ export default {
         '^d3-hierarchy$': '<rootDir>/../../node_modules/d3-hierarchy/dist/d3-hierarchy.js',
       },
     }),
+    node('learning', 'learning'),
     node('contract', 'packages/contract'),
     node('exchange', 'packages/exchange'),
     node('server', 'apps/server', {

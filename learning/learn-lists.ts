@@ -1,13 +1,13 @@
 import { KIND_CODES } from '@iunctus/core';
 import { softmax, type Shares } from '../packages/core/src/matching/learned/joint';
 import {
-  packFeatures,
   readLearned,
   type Learned,
   type LearnedFile,
 } from '../packages/core/src/matching/learned/model';
 import { examplesOf, publishedRows, readList, type ReadList } from './examples';
 import type { LabelledList } from './labelled-lists';
+import { packFeatures } from './pack-features';
 import { trainJoint } from './train-joint';
 import { scoresOf, trainRows, type Weights } from './train-rows';
 

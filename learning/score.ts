@@ -25,12 +25,13 @@ interface Tally {
 
 const NONE: Tally = { accounts: 0, first: 0, three: 0, sure: 0, sureRight: 0, line: 0, element: 0, headings: 0, headingsRight: 0 }; // prettier-ignore
 const SURE = DOUBTFUL;
+const FOLDS = 5;
 
 const plus = (a: Tally, b: Tally): Tally =>
   Object.fromEntries(Object.entries(a).map(([key, value]) => [key, value + b[key as keyof Tally]])) as unknown as Tally; // prettier-ignore
 
 const candidates = ({ kind }: ImportRow): readonly KindCode[] =>
-  kind === null ? [] : [kind.kind, ...('others' in kind ? (kind.others as KindCode[]) : [])];
+  kind === null ? [] : [kind.kind, ...kind.others];
 
 const tallyOf = (row: ImportRow | undefined, label: Label): Tally => {
   const one = (yes: boolean): number => (yes ? 1 : 0);
@@ -87,7 +88,7 @@ const [folder = 'learning/lists'] = process.argv.slice(2).filter((one) => !one.s
 /** Lists that taught the weights that ship are judged by weights that never saw them. */
 const cross = flags.includes('--cross');
 const lists = await labelledLists(folder);
-const learnedFor = cross ? crossLearned(lists, Number(process.env['FOLDS'] ?? 5)) : () => undefined;
+const learnedFor = cross ? crossLearned(lists, FOLDS) : () => undefined;
 let all = NONE;
 for (const [index, list] of lists.entries()) {
   const learned = learnedFor(index);

@@ -2,7 +2,6 @@ import { KIND_CODES, type KindCode } from '@iunctus/core';
 import {
   JOINT_COUNT,
   keysOfList,
-  scoresBy,
   softmax,
   thinkAgain,
   weigh,
@@ -63,15 +62,37 @@ interface Thinking extends JointExample {
   readonly last: Shares;
 }
 
+/** What is weighed for each labelled row: the scores are sums, so that each weight alone gives its own part of them. */
 const weighedRows = (lists: readonly Thinking[]): readonly Weighed[] =>
   lists.flatMap(({ keys, first, last, kinds }) => {
-    const rows: Weighed[] = [];
-    weigh(keys, { first, last }, (at, found) => {
-      const right = (kinds[at] ?? []).flatMap((kind) => KIND_AT.get(kind) ?? []);
-      if (right.length > 0) rows.push({ found: Float64Array.from(found), right });
-    });
-    return rows;
+    const rows = kinds.map((own) => ({
+      found: new Float64Array(JOINT_COUNT * K),
+      right: (own ?? []).flatMap((kind) => KIND_AT.get(kind) ?? []),
+    }));
+    for (let place = 0; place < JOINT_COUNT; place += 1) {
+      const weights = new Float64Array(JOINT_COUNT);
+      weights[place] = 1;
+      weigh(
+        keys,
+        { first, last },
+        {
+          weights,
+          visit: (at, scores) => rows[at]?.found.set(scores, place * K),
+        },
+      );
+    }
+    return rows.filter(({ right }) => right.length > 0);
   });
+
+/** The score of each kind where everything found is weighed. */
+const scoresBy = (found: Float64Array, weights: Float64Array): Float64Array => {
+  const scores = new Float64Array(K);
+  for (let place = 0; place < JOINT_COUNT; place += 1) {
+    const weight = weights[place] ?? 0;
+    for (let k = 0; k < K; k += 1) scores[k] = (scores[k] ?? 0) + weight * (found[place * K + k] ?? 0);
+  }
+  return scores;
+}; // prettier-ignore
 
 /** Weights of all rounds, each learned on what the one before it made of the lists. */
 export const trainJoint = (examples: readonly JointExample[]): readonly Float64Array[] => {

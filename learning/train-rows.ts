@@ -1,7 +1,7 @@
 import { KIND_CODES, type KindCode } from '@iunctus/core';
 import { softmax } from '../packages/core/src/matching/learned/joint';
 import {
-  featuresOf,
+  featureReader,
   type Feature,
   type RowSaid,
 } from '../packages/core/src/matching/learned/row-features';
@@ -19,14 +19,14 @@ export type Weights = ReadonlyMap<string, Float64Array>;
 const K = KIND_CODES.length;
 const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
 
-const env = (name: string, usual: number): number => Number(process.env[name] ?? usual);
-const SETTINGS = { epochs: env('EPOCHS', 14), rate: env('RATE', 0.25), decay: env('DECAY', 2e-4), best: 0.88, least: env('LEAST', 2) }; // prettier-ignore
+const SETTINGS = { epochs: 14, rate: 0.25, decay: 2e-4, best: 0.88, least: 2 } as const;
 
 const known = new WeakMap<RowSaid, readonly Feature[]>();
+const read = featureReader();
 
 /** The features of a row, worked out once. */
 export const featuresFor = (row: RowSaid): readonly Feature[] => {
-  const found = known.get(row) ?? featuresOf(row);
+  const found = known.get(row) ?? read(row);
   known.set(row, found);
   return found;
 };

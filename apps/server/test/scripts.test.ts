@@ -1,8 +1,10 @@
 import { execFileSync, spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { chmodSync, mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import pg from 'pg';
 
 const ROOT = join(__dirname, '../../..');
 const MAIN = join(ROOT, 'apps/server/dist/main.js');
@@ -154,9 +156,14 @@ describe('the commands', () => {
       const taken = createServer().listen(0, '127.0.0.1');
       await new Promise((resolve) => taken.once('listening', resolve));
       const { port } = taken.address() as { port: number };
-      const admin = GOOD.DATABASE_URL.replace(/\/postgres$/, '/ports');
-      execFileSync('node', ['-e', `const pg=require('pg');const c=new pg.Client({connectionString:process.argv[1]});c.connect().then(()=>c.query('CREATE DATABASE ports').catch(()=>0)).then(()=>c.end())`, GOOD.DATABASE_URL], { cwd: ROOT }); // prettier-ignore
-      const said = server({ PORT: String(port), DATABASE_URL: admin });
+      // A database of its own: one of an earlier run may have been made by other migrations.
+      const name = `ports_${randomUUID().replaceAll('-', '')}`;
+      const own = GOOD.DATABASE_URL.replace(/\/postgres$/, `/${name}`);
+      const admin = new pg.Client({ connectionString: GOOD.DATABASE_URL });
+      await admin.connect();
+      await admin.query(`CREATE DATABASE ${name}`);
+      await admin.end();
+      const said = server({ PORT: String(port), DATABASE_URL: own });
       taken.close();
       expect([said.code, oneSentence(said)]).toEqual([14, [expect.stringContaining(`Port ${port} is taken`)]]); // prettier-ignore
     });

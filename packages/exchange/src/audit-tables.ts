@@ -49,8 +49,8 @@ export const writeAuditBalances = (rows: readonly AuditRow[], head: AuditHead): 
       .filter(({ row }) => row.role === 'posting')
       .map((one) => [
         text(titleOf(one)),
-        head.fiscalYear,
-        String(head.period),
+        head.fiscal.year,
+        String(head.fiscal.number),
         head.first,
         head.last,
         plainAmount(one.opening, head.currency),

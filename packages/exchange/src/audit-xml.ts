@@ -1,4 +1,4 @@
-import { negate, writable, type Minor } from '@iunctus/core';
+import { negate, writable, type FiscalPeriod, type Minor, type Movement } from '@iunctus/core';
 import { XMLBuilder } from 'fast-xml-parser';
 import { plainAmount } from './csv';
 import type { ChartRow } from './chart-table';
@@ -11,18 +11,17 @@ export interface AuditHead {
   readonly created: string;
   readonly first: string;
   readonly last: string;
-  /** The year in which the fiscal year ends, and the month of it, from 1, in which the period ends. */
-  readonly fiscalYear: string;
-  readonly period: number;
+  /** The fiscal period in which the last day lies. */
+  readonly fiscal: FiscalPeriod;
+  /** The version of the application. */
+  readonly version: string;
 }
 
 /** A row with what was posted to the account itself: balances debit positive, what moved between them by side. */
-export interface AuditRow {
+export interface AuditRow extends Movement {
   readonly row: ChartRow;
   readonly opening: Minor;
   readonly closing: Minor;
-  readonly debit: Minor;
-  readonly credit: Minor;
 }
 
 /** A balance stands on one side: as a debit, or as a credit. */
@@ -74,14 +73,14 @@ export const writeAuditXml = (rows: readonly AuditRow[], head: AuditHead): strin
         AuditFileDateCreated: created,
         SoftwareCompanyName: 'Iunctus',
         SoftwareID: 'Iunctus',
-        SoftwareVersion: '1',
+        SoftwareVersion: head.version,
         Company: { Name: writable(client), Address: { Country: country } },
         DefaultCurrencyCode: currency,
         SelectionCriteria: {
           SelectionStartDate: first,
           SelectionEndDate: last,
-          PeriodEnd: head.period,
-          PeriodEndYear: head.fiscalYear,
+          PeriodEnd: head.fiscal.number,
+          PeriodEndYear: head.fiscal.year,
         },
         TaxAccountingBasis: 'General ledger',
       },

@@ -15,8 +15,8 @@ const HEAD = {
   created: '2026-11-25',
   first: '2026-07-01',
   last: '2026-10-31',
-  fiscalYear: '2027',
-  period: 4,
+  fiscal: { year: '2027', number: 4 },
+  version: '0.2.0',
 };
 
 const rowsOf = (chart: Chart): readonly AuditRow[] =>

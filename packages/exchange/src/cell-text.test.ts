@@ -37,7 +37,7 @@ describe('files that leave', () => {
     number: '1010', name, level: 1, parent: '', role: 'posting', element: 'asset', kind: 'bank', landing: '',
     shortLabel: '', guidance: '', notes: '', retiredOn: '', amount: null,
   }); // prettier-ignore
-  const HEAD = { client: 'A & B <c>\u0002', currency: 'USD', country: 'US', created: '2026-11-25', first: '2026-07-01', last: '2026-10-31', fiscalYear: '2026', period: 10 }; // prettier-ignore
+  const HEAD = { client: 'A & B <c>\u0002', currency: 'USD', country: 'US', created: '2026-11-25', first: '2026-07-01', last: '2026-10-31', fiscal: { year: '2026', number: 10 }, version: '1' }; // prettier-ignore
 
   it('are never malformed XML, whatever accounts are called', () => {
     fc.assert(

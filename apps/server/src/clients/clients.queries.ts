@@ -57,15 +57,8 @@ export const manyClients = async (
              (SELECT count(*)::int FROM account
               WHERE account.chart_id = chart.id AND account.merged_into IS NULL) AS accounts,
              chart.revision, revision.adopted_at, app_user.name AS adopted_by,
-             coalesce((
-               SELECT count(DISTINCT coalesce(operation ->> 'id', operation -> 'account' ->> 'id'))::int
-               FROM proposal, jsonb_array_elements(proposal.steps) AS step,
-                    jsonb_array_elements(step -> 'operations') AS operation
-               WHERE proposal.chart_id = chart.id AND proposal.user_id = $2
-             ), 0) + (
-               SELECT count(*)::int FROM proposal, jsonb_array_elements(proposal.steps) AS step
-               WHERE proposal.chart_id = chart.id AND proposal.user_id = $2 AND step ? 'opening'
-             ) AS pending,
+             coalesce((SELECT changes_in(proposal.steps) FROM proposal
+                       WHERE proposal.chart_id = chart.id AND proposal.user_id = $2), 0) AS pending,
              (SELECT count(*)::int FROM proposal
               WHERE proposal.chart_id = chart.id AND proposal.reviewer_id = $2
                 AND proposal.state = 'handedOver') AS to_review,

@@ -1,3 +1,4 @@
+import { VERSION } from '../config/version';
 import { ENDPOINTS, Problem, type Endpoint, type EndpointName } from '@iunctus/contract';
 import { PERMISSIONS } from '@iunctus/core';
 import { toJsonSchema } from '@valibot/to-json-schema';
@@ -76,7 +77,7 @@ const describe = (): object => {
   }
   return {
     openapi: '3.1.0',
-    info: { title: 'Iunctus', version: '0.2.0' },
+    info: { title: 'Iunctus', version: VERSION },
     security: [{ session: [] }],
     paths,
     components: {

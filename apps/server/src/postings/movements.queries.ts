@@ -1,14 +1,8 @@
-import { firstDayOf, type Period } from '@iunctus/core';
+import { firstDayOf, type Movement, type Period } from '@iunctus/core';
 import type { ChartHead } from '../charts/charts.queries';
 import { exactInteger } from '../database/integers';
 import { many } from '../database/query';
 import type { Reader } from '../database/transaction';
-
-/** What was posted to an account in debit and in credit, both positive. */
-export interface Movement {
-  readonly debit: number;
-  readonly credit: number;
-}
 
 interface MovementRow {
   readonly account_id: string;

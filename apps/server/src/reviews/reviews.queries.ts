@@ -1,5 +1,4 @@
 import type { Person, Waiting } from '@iunctus/contract';
-import { countChanges, type CountedStep } from '@iunctus/core';
 import type { Viewer } from '../access/viewer';
 import type { ChartHead } from '../charts/charts.queries';
 import { change, many, maybeOne } from '../database/query';
@@ -82,18 +81,18 @@ export const manyWaiting = async (
   head: ChartHead,
   reviewerId: string,
 ): Promise<Waiting[]> => {
-  const rows = await many<{ id: string; author: string; name: string; steps: CountedStep[] }>(on, {
+  const rows = await many<{ id: string; author: string; name: string; changes: number }>(on, {
     text: `
-      SELECT author.id, author.name AS author, proposal.name, proposal.steps
+      SELECT author.id, author.name AS author, proposal.name, changes_in(proposal.steps) AS changes
       FROM proposal JOIN app_user AS author ON author.id = proposal.user_id
       WHERE proposal.practice_id = $1 AND proposal.chart_id = $2 AND proposal.reviewer_id = $3
         AND proposal.state = 'handedOver'
       ORDER BY author.name`,
     values: [head.practiceId, head.id, reviewerId],
   });
-  return rows.map(({ id, author, name, steps }) => ({
+  return rows.map(({ id, author, name, changes }) => ({
     author: { id, name: author },
     name,
-    changes: countChanges(steps),
+    changes,
   }));
 };

@@ -2,7 +2,7 @@ import { ELEMENTS, type Element } from '../kinds/element';
 import { elementOf } from '../kinds/kinds';
 import type { AccountId } from './account';
 import type { Chart, ChartNode } from './chart';
-import { findKey } from '../text/find-key';
+import { holdsWords } from '../text/find-key';
 
 /** One row of the chart as listed: the band of an element, or an account. */
 export type VisibleRow =
@@ -36,10 +36,7 @@ export const matches = (
   { filter, also }: Pick<View, 'filter' | 'also'>,
 ): boolean => {
   const { id, number, name } = node.account;
-  const text = `${number ?? ''} ${findKey(name)} ${also.get(id) ?? ''}`;
-  return findKey(filter)
-    .split(' ')
-    .every((word) => text.includes(word));
+  return holdsWords(`${number ?? ''} ${name} ${also.get(id) ?? ''}`, filter);
 };
 
 const pushAll = (rows: VisibleRow[], nodes: readonly ChartNode[], level: number, view: View) => {

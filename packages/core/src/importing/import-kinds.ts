@@ -1,4 +1,5 @@
 import type { Account } from '../chart/account';
+import { childrenByPlace } from '../collections/children-by-place';
 import type { Element } from '../kinds/element';
 import { elementOf, KIND_CODES, type KindCode } from '../kinds/kinds';
 import type { Guess, Reason } from '../matching/infer-kind';
@@ -11,12 +12,8 @@ import { saidRows } from './said-rows';
 import type { TreeRow } from './tree-row';
 import { meaningOfTypes, type TypeMeaning } from './type-words';
 
-/** Why a row has its kind: the user's word, the account that is there, the list's type, or a guess. */
-export type KindReason =
-  | Reason
-  | { readonly type: 'chosen' }
-  | { readonly type: 'account' }
-  | { readonly type: 'listed'; readonly text: string };
+/** Why a row has its kind: the user's word, the account that is there, or what it is judged by. */
+export type KindReason = Reason | { readonly type: 'chosen' } | { readonly type: 'account' };
 
 /** The kind of a row, how sure it is from 0 to 1, and why. */
 export interface RowKind {
@@ -213,19 +210,10 @@ const rangeOf = (plan: NumberPlan, number: string): readonly KindCode[] | null =
   return plan.ranges.find(({ first, last }) => value >= first && value <= last)?.kinds ?? null;
 };
 
-/** The places of the rows below each row, in the order of the list. */
-export const childrenOfRows = (rows: readonly TreeRow[]): Children => {
-  const children: number[][] = rows.map(() => []);
-  rows.forEach(({ parent }, at) => {
-    if (parent !== null) children[parent]?.push(at);
-  });
-  return children;
-};
-
 /**
  * The kind of each row: what the user chose, what the list calls as we do, what the account of the chart is,
  * or what the list judged as a whole speaks for: names, types, numbers, sides of balances and neighbours. All
  * below a main account share its element.
  */
 export const findKinds = (rows: readonly TreeRow[], request: KindRequest): readonly RowKind[] =>
-  new KindFinder(rows, childrenOfRows(rows), request).find();
+  new KindFinder(rows, childrenByPlace(rows), request).find();

@@ -1,6 +1,7 @@
 import { plainAccount, type Account, type AccountId, type Role } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import { accountCount, accountsById } from '../chart/queries';
+import { childrenByPlace } from '../collections/children-by-place';
 import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
 import type { Learned } from '../matching/learned/model';
@@ -9,7 +10,7 @@ import { liftBands } from './bands';
 import type { ClashRule } from './clashes';
 import type { ImportEntry, Mended } from './entry';
 import { findTree, treeSourceOf } from './find-tree';
-import { childrenOfRows, findKinds, type RowKind } from './import-kinds';
+import { findKinds, type RowKind } from './import-kinds';
 import type { Fate, ImportPlan, ImportRow, ImportStatus, UnplacedBalance } from './import-plan';
 import { importRows } from './import-rows';
 import { workUntilSettled, type PlacedRow } from './import-work';
@@ -102,7 +103,7 @@ const roleOf = ({ entry, made }: TreeRow, hasChildren: boolean): Role => {
 
 /** Parents before what is below them, in the order of the list; what hangs in a circle comes last. */
 const inTreeOrder = (rows: readonly TreeRow[]): readonly number[] => {
-  const children = childrenOfRows(rows);
+  const children = childrenByPlace(rows);
   const order: number[] = [];
   const visit = (at: number): void => {
     order.push(at);
@@ -125,7 +126,7 @@ const placedRows = (
     readonly order: readonly number[];
   },
 ): readonly PlacedRow[] => {
-  const children = childrenOfRows(rows);
+  const children = childrenByPlace(rows);
   return order.flatMap((at): PlacedRow[] => {
     const [row, kind, match] = [rows[at], kinds[at], matches[at]];
     if (row === undefined || kind === undefined || match === undefined) return [];
@@ -165,7 +166,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const order = inTreeOrder(alone);
   const rows = withoutRolledUp(alone, order);
   const plan = planFor(chart, read.entries);
-  const children = childrenOfRows(rows);
+  const children = childrenByPlace(rows);
   const leads = (at: number): boolean => (children[at]?.length ?? 0) > 0;
   const { matches, clashing } = matchRows(chart, rows, { ...request, leads });
   tell(DONE.matched);

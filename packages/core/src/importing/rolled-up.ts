@@ -1,5 +1,5 @@
 import { add, type Minor } from '../money/minor';
-import { childrenOfRows } from './import-kinds';
+import { childrenByPlace } from '../collections/children-by-place';
 import type { TreeRow } from './tree-row';
 
 type AmountOf = 'balance' | 'budget';
@@ -10,7 +10,7 @@ const totalsOf = (
   upwards: readonly number[],
   of: AmountOf,
 ): ReadonlySet<number> => {
-  const children = childrenOfRows(rows);
+  const children = childrenByPlace(rows);
   const sums = new Map<number, Minor>();
   const totals = new Set<number>();
   for (const at of upwards) {

@@ -23,7 +23,7 @@ export type Reason =
   | { readonly type: 'parent' }
   | { readonly type: 'range'; readonly range: string }
   /** What the list calls its type. */
-  | { readonly type: 'called'; readonly text: string }
+  | { readonly type: 'listed'; readonly text: string }
   /** The rows around it, and those that belong with it. */
   | { readonly type: 'around' }
   | { readonly type: 'none' };

@@ -17,8 +17,7 @@ export interface AddPlan extends Place {
 export const lastBeforeContra = (siblings: readonly ChartNode[]): AccountId | null =>
   siblings.findLast(({ account }) => !isContra(account.kind))?.account.id ?? null;
 
-/** The kind that the last of several accounts has that is no contra; `fallback` where there is none. */
-export const kindAmong = (nodes: readonly ChartNode[], fallback: KindCode): KindCode =>
+const kindAmong = (nodes: readonly ChartNode[], fallback: KindCode): KindCode =>
   nodes.findLast(({ account }) => !isContra(account.kind))?.account.kind ?? fallback;
 
 const planAt = (chart: Chart, place: Place, kind: KindCode): AddPlan => ({

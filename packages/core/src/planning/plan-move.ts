@@ -88,16 +88,21 @@ const placeOf = (chart: Chart, node: ChartNode, target: MoveTarget): Place => {
   return { parentId: target.parentId, afterId };
 };
 
+/** The kind that an account of one kind takes under a parent of another element; its own under any other. */
+export const kindAcross = (chart: Chart, kind: KindCode, parentId: AccountId | null): KindCode => {
+  const parent = nodeOf(chart, parentId ?? '');
+  if (parent === undefined || elementOf(parent.account.kind) === elementOf(kind)) return kind;
+  return commonKind(parent.children) ?? parent.account.kind;
+};
+
 /**
  * Into another element: out to the main accounts, the kind that its new siblings or parent have,
  * then under the parent. Only an account on its own can cross: what stands below shares the element.
  */
 const crossing = (chart: Chart, node: ChartNode, place: Place): readonly Operation[] | null => {
   const { id, kind, systemUse } = node.account;
-  const parent = place.parentId === null ? undefined : nodeOf(chart, place.parentId);
-  if (parent === undefined || node.children.length > 0 || systemUse !== null) return null;
-  if (elementOf(parent.account.kind) === elementOf(kind)) return null;
-  const wanted = commonKind(parent.children) ?? parent.account.kind;
+  const wanted = kindAcross(chart, kind, place.parentId);
+  if (wanted === kind || node.children.length > 0 || systemUse !== null) return null;
   const last = chart.roots.findLast(({ account }) => account.id !== id)?.account.id ?? null;
   const out: Operation = { type: 'moveNode', id, parentId: null, afterId: last };
   return [

@@ -41,7 +41,11 @@ class Adder {
     if (there !== undefined || this.refusal !== null) return there ?? null;
     const { name, kind, guidance, settings } = line;
     const id = this.newId();
-    const account = plainAccount({ id, number: null, name, kind }, { role, guidance, settings });
+    const systemUse = this.hasSystemAccount() ? null : line.systemUse;
+    const account = plainAccount(
+      { id, number: null, name, kind },
+      { role, guidance, settings, systemUse },
+    );
     const afterId = this.lastIn(parentId, account);
     const own = planAdding(this.current, account, { parentId, afterId });
     const outcome = applyAll(this.current, own);
@@ -52,6 +56,11 @@ class Adder {
     this.current = outcome.chart;
     this.operations.push(...own);
     return id;
+  }
+
+  /** The chart keeps the account to which the system posts; one without any gets the starting chart's. */
+  private hasSystemAccount(): boolean {
+    return [...eachNode(this.current.roots)].some(({ account }) => account.systemUse !== null);
   }
 
   private lastIn(parentId: AccountId | null, { kind }: Account): AccountId | null {

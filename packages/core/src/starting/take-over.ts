@@ -1,4 +1,3 @@
-import type { AccountId } from '../chart/account';
 import { chartFrom, emptyChart } from '../chart/build';
 import type { Chart } from '../chart/chart';
 import { eachNode, recordsOf } from '../chart/queries';
@@ -42,18 +41,6 @@ const withoutEquity = (chart: Chart): Chart =>
     { settings: chart.settings },
   );
 
-/** Without a copy of the account that the system posts to, the new one takes its place. */
-const withSystemAccount = (operations: readonly Operation[]): readonly Operation[] => {
-  const at = operations.findIndex(
-    (one) => one.type === 'addAccount' && one.account.kind === 'retainedEarnings',
-  );
-  return operations.map((one, index) =>
-    index === at && one.type === 'addAccount'
-      ? { ...one, account: { ...one.account, systemUse: 'retainedEarnings' } }
-      : one,
-  );
-};
-
 /**
  * The operations that make a chart like another one for a client of its own legal form and country: all of
  * its structure, but with the equity accounts that the new client's form asks for where the two differ.
@@ -66,6 +53,6 @@ export const takeOver = (chart: Chart, request: TakeOverRequest): readonly Opera
   if (!changes) return copy(chart);
   const rest = copy(withoutEquity(chart));
   const copied = applyAll(emptyChart(), rest);
-  const added = copied.ok ? planStartingInto(copied.chart, equity, newId as () => AccountId) : null;
-  return added?.ok === true ? [...rest, ...withSystemAccount(added.operations)] : copy(chart);
+  const added = copied.ok ? planStartingInto(copied.chart, equity, newId) : null;
+  return added?.ok === true ? [...rest, ...added.operations] : copy(chart);
 };

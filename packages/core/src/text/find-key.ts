@@ -7,3 +7,11 @@ export const findKey = (text: string): string => {
   const key = nameKey(text);
   return ASCII.test(key) ? key : key.normalize('NFD').replace(/\p{M}/gu, '').normalize('NFC');
 };
+
+/** Whether a text holds every word that is looked for, each anywhere in it; any text holds none. */
+export const holdsWords = (text: string, sought: string): boolean => {
+  const key = findKey(text);
+  return findKey(sought)
+    .split(' ')
+    .every((word) => key.includes(word));
+};

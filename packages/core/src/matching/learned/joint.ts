@@ -1,3 +1,4 @@
+import { childrenByPlace } from '../../collections/children-by-place';
 import { ELEMENTS } from '../../kinds/element';
 import { elementOf, KIND_CODES, normalSideOfKind, sectionOf } from '../../kinds/kinds';
 import { nameKey } from '../../text/name-key';
@@ -8,6 +9,11 @@ const K = KIND_CODES.length;
 const ELEMENT_AT = KIND_CODES.map((kind) => ELEMENTS.indexOf(elementOf(kind)));
 const SECTIONS = [...new Set(KIND_CODES.map((kind) => sectionOf(kind) ?? elementOf(kind)))];
 const SECTION_AT = KIND_CODES.map((kind) => SECTIONS.indexOf(sectionOf(kind) ?? elementOf(kind)));
+/** Shares of kinds, then of the sections to which they lead, then of elements. */
+const [SECTIONS_FROM, ELEMENTS_FROM] = [K, K + SECTIONS.length];
+const PARTS = ELEMENTS_FROM + ELEMENTS.length;
+const SECTION_PART = SECTION_AT.map((place) => SECTIONS_FROM + place);
+const ELEMENT_PART = ELEMENT_AT.map((place) => ELEMENTS_FROM + place);
 const DEBIT = KIND_CODES.map((kind) => normalSideOfKind(kind) === 'debit');
 
 /** A row of a list among the others. */
@@ -20,11 +26,24 @@ export interface PlacedSaid {
 /** What the rows of a list are thought to be: for each row a share for each kind. */
 export type Shares = readonly Float64Array[];
 
-/** Puts into `mean` what others say of a row, a share for each kind; false where nobody says anything. */
+/** The shares of the kinds, sections and elements of each row. */
+const partsOf = (shares: Float64Array): Float64Array => {
+  const parts = new Float64Array(PARTS);
+  for (let k = 0; k < K; k += 1) {
+    const share = shares[k] ?? 0;
+    parts[k] = share;
+    for (const part of [SECTION_PART[k] ?? 0, ELEMENT_PART[k] ?? 0])
+      parts[part] = (parts[part] ?? 0) + share;
+  }
+  return parts;
+};
+
+/** Puts into `mean` what others say of a row, a share for each part; false where nobody says anything. */
 type Voice = (at: number, mean: Float64Array) => boolean;
 
 const addTo = (sum: Float64Array, more: Float64Array | undefined, times = 1): void => {
-  if (more !== undefined) for (let k = 0; k < K; k += 1) sum[k] = (sum[k] ?? 0) + times * (more[k] ?? 0);
+  if (more === undefined) return;
+  for (let part = 0; part < PARTS; part += 1) sum[part] = (sum[part] ?? 0) + times * (more[part] ?? 0);
 }; // prettier-ignore
 
 /** The rows that share a key, but for the row itself. */
@@ -32,7 +51,7 @@ const othersBy = (shares: Shares, keys: readonly (string | null)[]): Voice => {
   const groups = new Map<string, { readonly sum: Float64Array; count: number }>();
   keys.forEach((key, at) => {
     if (key === null) return;
-    const group = groups.get(key) ?? { sum: new Float64Array(K), count: 0 };
+    const group = groups.get(key) ?? { sum: new Float64Array(PARTS), count: 0 };
     addTo(group.sum, shares[at]);
     group.count += 1;
     groups.set(key, group);
@@ -41,8 +60,8 @@ const othersBy = (shares: Shares, keys: readonly (string | null)[]): Voice => {
     const group = groups.get(keys[at] ?? '');
     if (group === undefined || group.count < 2) return false;
     const own = shares[at];
-    for (let k = 0; k < K; k += 1)
-      mean[k] = Math.max(0, (group.sum[k] ?? 0) - (own?.[k] ?? 0)) / (group.count - 1);
+    for (let part = 0; part < PARTS; part += 1)
+      mean[part] = Math.max(0, (group.sum[part] ?? 0) - (own?.[part] ?? 0)) / (group.count - 1);
     return true;
   };
 };
@@ -70,12 +89,10 @@ export interface ListKeys {
 
 /** The keys by which rows belong together: type, parent, digits, first and last word. */
 export const keysOfList = (rows: readonly PlacedSaid[]): ListKeys => {
-  const children: number[][] = rows.map(() => []);
-  rows.forEach(({ parent }, at) => parent !== null && children[parent]?.push(at));
   const words = rows.map(({ said }) => wordsOf(said.name));
   return {
     rows,
-    children,
+    children: childrenByPlace(rows),
     byKey: [
       rows.map(({ said }) => (said.type === '' ? null : nameKey(said.type))),
       rows.map(({ parent }) => (parent === null ? null : String(parent))),
@@ -106,16 +123,39 @@ const HEARD = 3;
 /** How many things are weighed against one another. */
 export const JOINT_COUNT = 2 + VOICES * HEARD + 1;
 
-/** A share below this is doubt, not knowledge. */
+/** A share below this is doubt, not knowledge; of a row itself much less is. */
 const LEAST = 0.004;
-const known = (share: number): number => Math.log(share + LEAST);
+const LEAST_OWN = 1e-5;
+/** A part so small of the least share, which most are, needs no logarithm. */
+const NOTHING = 0.01;
 
-const sumsBy = (mean: Float64Array, places: readonly number[], sums: Float64Array): void => {
-  sums.fill(0);
-  for (let k = 0; k < K; k += 1) {
-    const place = places[k] ?? 0;
-    sums[place] = (sums[place] ?? 0) + (mean[k] ?? 0);
+/** How much more than nothing a share says. What all kinds have in common says nothing, and is left out. */
+const said = (share: number, least: number): number =>
+  share < NOTHING * least ? 0 : Math.log(1 + share / least);
+
+/** Adds what a row says of itself. */
+const addOwn = (scores: Float64Array, shares: Float64Array | undefined, weight: number): void => {
+  for (let k = 0; k < K; k += 1)
+    scores[k] = (scores[k] ?? 0) + weight * said(shares?.[k] ?? 0, LEAST_OWN);
+};
+
+/** Adds what others say, of the kind itself, of its section and of its element; `parts` is changed. */
+const addMean = (
+  scores: Float64Array,
+  parts: Float64Array,
+  weights: readonly [kind: number, section: number, element: number],
+): void => {
+  const [kind, section, element] = weights;
+  for (let part = 0; part < PARTS; part += 1) {
+    const weight = part < SECTIONS_FROM ? kind : part < ELEMENTS_FROM ? section : element;
+    parts[part] = weight * said(parts[part] ?? 0, LEAST);
   }
+  for (let k = 0; k < K; k += 1)
+    scores[k] =
+      (scores[k] ?? 0) +
+      (parts[k] ?? 0) +
+      (parts[SECTION_PART[k] ?? 0] ?? 0) +
+      (parts[ELEMENT_PART[k] ?? 0] ?? 0);
 };
 
 /** What was thought of the rows by their own words, and last. */
@@ -124,41 +164,41 @@ export interface Thought {
   readonly last: Shares;
 }
 
+/** How much each thing weighs, which rows need no judgement, and who is told the score of each kind for each row. */
+export interface Weighing {
+  readonly weights: ArrayLike<number>;
+  readonly settled?: ReadonlySet<number>;
+  /** `scores` is used anew for the next row. */
+  visit(at: number, scores: Float64Array): void;
+}
+
 /**
- * Tells for each row what is to be weighed, kind by kind: its own words, what was thought of it last, what
- * others say that have its type, parent, number or words in common or stand near, and the side of its
- * balance. `found` has a row of kinds for each of these, and is used anew for the next row.
+ * Scores the kinds of each row that is not settled: by its own words, by what was thought of it last, by what
+ * others say that have its type, parent, number or words in common or stand near, and by the side of its balance.
  */
 export const weigh = (
   keys: ListKeys,
   { first, last }: Thought,
-  visit: (at: number, found: Float64Array) => void,
+  { weights, settled, visit }: Weighing,
 ): void => {
-  const voices = voicesOf(keys, last);
-  const found = new Float64Array(JOINT_COUNT * K);
-  const mean = new Float64Array(K);
-  const elements = new Float64Array(ELEMENTS.length);
-  const sections = new Float64Array(SECTIONS.length);
-  const put = (place: number, of: (k: number) => number): void => {
-    for (let k = 0; k < K; k += 1) found[place * K + k] = of(k);
-  };
-  keys.rows.forEach(({ said }, at) => {
-    const [own, thought] = [first[at], last[at]];
-    found.fill(0);
-    put(0, (k) => Math.log((own?.[k] ?? 0) + 1e-5));
-    put(1, (k) => Math.log((thought?.[k] ?? 0) + 1e-5));
+  const voices = voicesOf(keys, last.map(partsOf));
+  const scores = new Float64Array(K);
+  const mean = new Float64Array(PARTS);
+  const weight = (place: number): number => weights[place] ?? 0;
+  keys.rows.forEach(({ said: { balance } }, at) => {
+    if (settled?.has(at) === true) return;
+    scores.fill(0);
+    addOwn(scores, first[at], weight(0));
+    addOwn(scores, last[at], weight(1));
     voices.forEach((voice, index) => {
-      if (!voice(at, mean)) return;
-      sumsBy(mean, ELEMENT_AT, elements);
-      sumsBy(mean, SECTION_AT, sections);
       const place = 2 + index * HEARD;
-      put(place, (k) => known(mean[k] ?? 0));
-      put(place + 1, (k) => known(sections[SECTION_AT[k] ?? 0] ?? 0));
-      put(place + 2, (k) => known(elements[ELEMENT_AT[k] ?? 0] ?? 0));
+      if (voice(at, mean))
+        addMean(scores, mean, [weight(place), weight(place + 1), weight(place + 2)]);
     });
-    const { balance } = said;
-    if (balance !== 0) put(JOINT_COUNT - 1, (k) => (DEBIT[k] === balance > 0 ? 1 : 0));
-    visit(at, found);
+    if (balance !== 0)
+      for (let k = 0; k < K; k += 1)
+        if (DEBIT[k] === balance > 0) scores[k] = (scores[k] ?? 0) + weight(JOINT_COUNT - 1);
+    visit(at, scores);
   });
 };
 
@@ -172,26 +212,18 @@ export const softmax = (scores: Float64Array): Float64Array => {
   return shares.map((share) => share / sum);
 };
 
-/** The score of each kind where everything found is weighed. */
-export const scoresBy = (found: Float64Array, weights: ArrayLike<number>): Float64Array => {
-  const scores = new Float64Array(K);
-  for (let place = 0; place < JOINT_COUNT; place += 1) {
-    const weight = weights[place] ?? 0;
-    for (let k = 0; k < K; k += 1) scores[k] = (scores[k] ?? 0) + weight * (found[place * K + k] ?? 0);
-  }
-  return scores;
-}; // prettier-ignore
-
 /** What the rows are thought to be once everything is weighed; what is settled stays. */
 export const thinkAgain = (
   keys: ListKeys,
   thought: Thought,
-  { weights, settled }: { readonly weights: ArrayLike<number>; readonly settled?: ReadonlySet<number> },
+  weighing: Omit<Weighing, 'visit'>,
 ): Shares => {
-  const shares: Float64Array[] = [];
-  weigh(keys, thought, (at, found) => {
-    const own = settled?.has(at) === true ? thought.first[at] : undefined;
-    shares.push(own ?? softmax(scoresBy(found, weights)));
+  const shares = [...thought.first];
+  weigh(keys, thought, {
+    ...weighing,
+    visit: (at, scores) => {
+      shares[at] = softmax(scores);
+    },
   });
   return shares;
-}; // prettier-ignore
+};

@@ -2,12 +2,13 @@ import { ELEMENTS, type Element } from '../../kinds/element';
 import { elementOf, KIND_CODES, type KindCode } from '../../kinds/kinds';
 import type { Guess, Reason } from '../infer-kind';
 import { keysOfList, softmax, thinkAgain, type PlacedSaid, type Shares } from './joint';
-import { hashOf, readLearned, type Learned } from './model';
-import { featuresOf, type Feature, type RowSaid } from './row-features';
+import { hashOf, readLearned, type Learned, type Says } from './model';
+import { featureReader, type Feature } from './row-features';
 import { LEARNED } from './weights';
 
 const K = KIND_CODES.length;
 const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
+const ELEMENT_OF = KIND_CODES.map(elementOf);
 
 let read: Learned | null = null;
 const shipped = (): Learned => (read ??= readLearned(LEARNED));
@@ -22,6 +23,9 @@ export interface JudgeRequest {
   readonly ranged?: (number: string) => readonly KindCode[] | null;
 }
 
+/** How many kinds are offered for a row. */
+const OFFERED = 3;
+
 /** How much the range of a number says. */
 const RANGED = 1.2;
 
@@ -31,75 +35,82 @@ const TELLING = 0.6;
 /** What is settled speaks for its neighbours no louder than what is as good as sure. */
 const SETTLED = 0.9;
 
+/** So much is left for an element for which nothing speaks, so that one row alone rules none out. */
+const LEFT = 0.01;
+
 const settledAs = (kind: KindCode): Float64Array => {
   const shares = new Float64Array(K).fill((1 - SETTLED) / (K - 1));
   shares[KIND_AT.get(kind) ?? 0] = SETTLED;
   return shares;
 };
 
-const scoresOf = (learned: Learned, features: readonly Feature[]): Float64Array => {
-  const scores = new Float64Array(K);
-  for (const { key, value } of features) {
-    const says = learned.features.get(hashOf(key));
-    says?.kinds.forEach((kind, index) => {
-      scores[kind] = (scores[kind] ?? 0) + value * (says.weights[index] ?? 0);
-    });
-  }
-  return scores;
-};
+/** What was learned of one feature of a row. */
+interface Voice {
+  readonly says: Says;
+  readonly value: number;
+  readonly word: string | null;
+}
 
 /** A list judged as a whole: each row by its own words, by what belongs with it, and by what stands around it. */
 export class ListJudge {
   private readonly shares: Shares;
-  private readonly learned: Learned;
+  /** What speaks for each row; nothing for those that are settled. */
+  private readonly voices: readonly (readonly Voice[])[];
 
   constructor(
     private readonly rows: readonly PlacedSaid[],
     private readonly request: JudgeRequest,
   ) {
-    this.learned = request.learned ?? shipped();
-    const first = rows.map(({ said }, at) => this.alone(said, at));
+    const learned = request.learned ?? shipped();
     const settled = new Set(request.settled.keys());
-    const keys = keysOfList(rows);
-    this.shares = this.learned.rounds.reduce<Shares>(
-      (last, weights) => thinkAgain(keys, { first, last }, { weights, settled }),
-      first,
+    const features = featureReader();
+    this.voices = rows.map(({ said }, at) =>
+      settled.has(at) ? [] : voicesIn(learned, features(said)),
     );
-  }
+    const first = rows.map((_row, at) => this.alone(at));
+    this.shares = settled.size === rows.length ? first : together(rows, { first, settled, learned });
+  } // prettier-ignore
 
   /** The kinds that a row may be, the likeliest first, with the reason for that one; only those of an element where one is given. */
   guesses(at: number, element: Element | null): readonly Guess[] {
     const shares = this.shares[at] ?? new Float64Array(K);
-    const fitting = KIND_CODES.flatMap((kind, k) =>
-      element === null || elementOf(kind) === element ? [{ kind, share: shares[k] ?? 0 }] : [],
-    );
-    const sum = fitting.reduce((part, { share }) => part + share, 0) || 1;
-    return fitting
-      .sort((a, b) => b.share - a.share)
-      .slice(0, 3)
-      .map(({ kind, share }, place) => ({
-        kind,
-        confidence: share / sum,
-        reason: place === 0 ? this.reasonFor(at, kind) : { type: 'none' },
-      }));
+    let sum = 0;
+    const best: number[] = [];
+    for (let k = 0; k < K; k += 1) {
+      if (element !== null && ELEMENT_OF[k] !== element) continue;
+      sum += shares[k] ?? 0;
+      const place = best.findIndex((other) => (shares[other] ?? 0) < (shares[k] ?? 0));
+      best.splice(place < 0 ? best.length : place, 0, k);
+      best.length = Math.min(best.length, OFFERED);
+    }
+    return best.map((k, place) => ({
+      kind: KIND_CODES[k] ?? KIND_CODES[0],
+      confidence: (shares[k] ?? 0) / (sum || 1),
+      reason: place === 0 ? this.reasonFor(at, k) : { type: 'none' },
+    }));
   }
 
   /** How much speaks for each element, that of a whole tree being the sum of it: logarithms of shares. */
   elements(at: number): ReadonlyMap<Element, number> {
-    const sums = new Map<Element, number>(ELEMENTS.map((element) => [element, 0.01]));
+    const sums = new Map<Element, number>(ELEMENTS.map((element) => [element, LEFT]));
     this.shares[at]?.forEach((share, k) => {
-      const element = elementOf(KIND_CODES[k] ?? 'memorandum');
+      const element = ELEMENT_OF[k] ?? 'memorandum';
       sums.set(element, (sums.get(element) ?? 0) + share);
     });
     return new Map([...sums].map(([element, share]) => [element, Math.log(share)]));
   }
 
-  private alone(said: RowSaid, at: number): Float64Array {
+  private alone(at: number): Float64Array {
     const settled = this.request.settled.get(at);
     if (settled !== undefined) return settledAs(settled);
-    const scores = scoresOf(this.learned, featuresOf(said));
-    const kinds = said.number === null ? null : (this.request.ranged?.(said.number) ?? null);
-    for (const kind of kinds ?? []) {
+    const scores = new Float64Array(K);
+    for (const { says, value } of this.voices[at] ?? [])
+      for (let index = 0; index < says.kinds.length; index += 1) {
+        const k = says.kinds[index] ?? 0;
+        scores[k] = (scores[k] ?? 0) + value * (says.weights[index] ?? 0);
+      }
+    const number = this.rows[at]?.said.number ?? null;
+    for (const kind of (number === null ? null : this.request.ranged?.(number)) ?? []) {
       const k = KIND_AT.get(kind) ?? 0;
       scores[k] = (scores[k] ?? 0) + RANGED;
     }
@@ -107,26 +118,42 @@ export class ListJudge {
   }
 
   /** The word that says most for a kind; without one what the list calls it, or what stands around it. */
-  private reasonFor(at: number, kind: KindCode): Reason {
+  private reasonFor(at: number, k: number): Reason {
     const row = this.rows[at];
-    if (row === undefined) return { type: 'none' };
-    const word = tellingWord(this.learned, featuresOf(row.said), KIND_AT.get(kind) ?? 0);
+    const word = tellingWord(this.voices[at] ?? [], k);
     if (word !== null) return { type: 'words', words: word };
-    if (row.said.type !== '') return { type: 'called', text: row.said.type };
-    return { type: row.parent === null ? 'around' : 'parent' };
+    if (row !== undefined && row.said.type !== '') return { type: 'listed', text: row.said.type };
+    return { type: row?.parent == null ? 'around' : 'parent' };
   }
 }
 
-const tellingWord = (learned: Learned, features: readonly Feature[], k: number): string | null => {
+const voicesIn = (learned: Learned, features: readonly Feature[]): readonly Voice[] =>
+  features.flatMap(({ key, value, word }) => {
+    const says = learned.features.get(hashOf(key));
+    return says === undefined ? [] : [{ says, value, word }];
+  });
+
+const together = (
+  rows: readonly PlacedSaid[],
+  { first, settled, learned }: { readonly first: Shares; readonly settled: ReadonlySet<number>; readonly learned: Learned },
+): Shares => {
+  const keys = keysOfList(rows);
+  return learned.rounds.reduce<Shares>(
+    (last, weights) => thinkAgain(keys, { first, last }, { weights, settled }),
+    first,
+  );
+}; // prettier-ignore
+
+const tellingWord = (voices: readonly Voice[], k: number): string | null => {
   const points = new Map<string, number>();
-  for (const { key, value, word } of features) {
-    const says = word === null ? undefined : learned.features.get(hashOf(key));
-    if (word === null || says === undefined) continue;
+  let [best, most] = [null as string | null, TELLING];
+  for (const { says, value, word } of voices) {
+    if (word === null) continue;
     const index = says.kinds.indexOf(k);
-    const mean = says.weights.reduce((sum, weight) => sum + weight, 0) / K;
     const own = index < 0 ? 0 : (says.weights[index] ?? 0);
-    points.set(word, (points.get(word) ?? 0) + value * (own - mean));
+    const sum = (points.get(word) ?? 0) + value * (own - says.mean);
+    points.set(word, sum);
   }
-  const [best] = [...points].sort(([, a], [, b]) => b - a);
-  return best !== undefined && best[1] >= TELLING ? best[0] : null;
+  for (const [word, sum] of points) if (sum >= most) [best, most] = [word, sum];
+  return best;
 };

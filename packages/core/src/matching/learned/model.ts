@@ -5,6 +5,8 @@ export interface Says {
   /** Places of the kinds among all kinds. */
   readonly kinds: Uint8Array;
   readonly weights: Float64Array;
+  /** The mean over all kinds. */
+  readonly mean: number;
 }
 
 /** What was learned from labelled lists. */
@@ -38,18 +40,7 @@ export const hashOf = (key: string): number => {
 
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
 
-/** Bytes as text that any file can hold. */
-export const toBase64 = (bytes: ArrayLike<number>): string => {
-  let text = '';
-  for (let at = 0; at < bytes.length; at += 3) {
-    const three = ((bytes[at] ?? 0) << 16) | ((bytes[at + 1] ?? 0) << 8) | (bytes[at + 2] ?? 0);
-    for (let part = 0; part < 4; part += 1)
-      text += at + part > bytes.length ? '=' : (ALPHABET[(three >> (18 - 6 * part)) & 63] ?? '');
-  }
-  return text;
-};
-
-/** The bytes again. */
+/** The bytes of a text in base 64; the core has nothing else that reads it. */
 export const fromBase64 = (text: string): Uint8Array => {
   const values = new Map([...ALPHABET].map((letter, value) => [letter, value]));
   const bare = text.replace(/=+$/, '');
@@ -64,36 +55,6 @@ export const fromBase64 = (text: string): Uint8Array => {
     put += 1;
   }
   return bytes;
-};
-
-/** The smallest number of bytes that hold a whole number, seven bits each. */
-const pushCount = (bytes: number[], count: number): void => {
-  let rest = count;
-  for (; rest > 127; rest = Math.floor(rest / 128)) bytes.push((rest % 128) | 128);
-  bytes.push(rest);
-};
-
-/** Weights as bytes: whole steps between −127 and 127; what is smaller than `least` is left out. */
-export const packFeatures = (
-  weights: ReadonlyMap<string, ArrayLike<number>>,
-  { step, least }: { readonly step: number; readonly least: number },
-): string => {
-  const byHash = new Map([...weights].map(([key, own]) => [hashOf(key), own]));
-  const bytes: number[] = [];
-  let before = 0;
-  for (const hash of [...byHash.keys()].sort((a, b) => a - b)) {
-    const own = byHash.get(hash) ?? [];
-    const steps = Array.from(own, (weight) =>
-      Math.abs(weight) < least ? 0 : Math.max(-127, Math.min(127, Math.round(weight / step))),
-    );
-    const kinds = steps.flatMap((one, kind) => (one === 0 ? [] : [kind]));
-    if (kinds.length === 0) continue;
-    pushCount(bytes, hash - before);
-    pushCount(bytes, kinds.length);
-    for (const kind of kinds) bytes.push(kind, (steps[kind] ?? 0) & 255);
-    before = hash;
-  }
-  return toBase64(bytes);
 };
 
 const unpackFeatures = ({ features, step, kinds }: LearnedFile): ReadonlyMap<number, Says> => {
@@ -116,7 +77,8 @@ const unpackFeatures = ({ features, step, kinds }: LearnedFile): ReadonlyMap<num
       own.kinds[index] = places[bytes[at] ?? 0] ?? 0;
       own.weights[index] = (((bytes[at + 1] ?? 0) << 24) >> 24) * step;
     }
-    found.set(hash, own);
+    const mean = own.weights.reduce((sum, weight) => sum + weight, 0) / KIND_CODES.length;
+    found.set(hash, { ...own, mean });
   }
   return found;
 };

@@ -1,4 +1,4 @@
-import { KIND_CODES } from '../../kinds/kinds';
+import { findKey } from '../../text/find-key';
 import { inferKinds } from '../infer-kind';
 import { wordsOf } from '../words';
 
@@ -24,10 +24,8 @@ export interface Feature {
   readonly word: string | null;
 }
 
-const plain = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
-
 const tokensOf = (text: string): readonly string[] =>
-  plain(text)
+  findKey(text)
     .split(/[^\p{L}\p{N}]+/u)
     .filter((token) => token !== '');
 
@@ -58,14 +56,14 @@ const nameFeatures = (name: string): readonly Feature[] => {
   return found;
 }; // prettier-ignore
 
-const aboveFeatures = (above: readonly string[]): readonly Feature[] =>
-  above.slice(0, 2).flatMap((name, at) => {
-    const mark = at === 0 ? 'p' : 'g';
-    return [
-      ...wordsOf(name).map((word) => ({ key: `${mark} ${word}`, value: 0.7, word: null })),
-      ...inferKinds({ name }).slice(0, 2).map(({ kind, confidence }) => ({ key: `${mark}k ${kind}`, value: confidence, word: null })),
-    ];
-  }); // prettier-ignore
+/** What the name above a row says of it, the nearest at 0. */
+const aboveFeatures = (name: string, at: number): readonly Feature[] => {
+  const mark = at === 0 ? 'p' : 'g';
+  return [
+    ...wordsOf(name).map((word) => ({ key: `${mark} ${word}`, value: 0.7, word: null })),
+    ...inferKinds({ name }).slice(0, 2).map(({ kind, confidence }) => ({ key: `${mark}k ${kind}`, value: confidence, word: null })),
+  ];
+}; // prettier-ignore
 
 const typeFeatures = (type: string): readonly Feature[] => {
   const tokens = tokensOf(type);
@@ -101,17 +99,30 @@ const guessFeatures = (name: string): readonly Feature[] =>
     .filter(({ reason }) => reason.type === 'words')
     .map(({ kind, confidence }) => ({ key: `k ${kind}`, value: 2 * confidence, word: null }));
 
-/** Everything that holds of a row and may say something of its kind. */
-export const featuresOf = (row: RowSaid): readonly Feature[] => [
-  { key: 'always', value: 1, word: null },
-  ...nameFeatures(row.name),
-  ...guessFeatures(row.name),
-  ...aboveFeatures(row.above),
-  ...typeFeatures(row.type),
-  ...numberFeatures(row.number),
-  { key: `s ${sideOf(row.balance)}`, value: 1, word: null },
-  ...(row.leads ? [{ key: 'leads', value: 1, word: null }] : []),
-];
+/** What the same text says again and again is worked out once. */
+const remembering = <T>(work: (text: string) => T): ((text: string) => T) => {
+  const known = new Map<string, T>();
+  return (text) => {
+    const found = known.get(text) ?? work(text);
+    known.set(text, found);
+    return found;
+  };
+};
 
-/** How many kinds are told apart. */
-export const KIND_COUNT = KIND_CODES.length;
+/** Gives everything that holds of a row and may say something of its kind; made anew for each list. */
+export const featureReader = (): ((row: RowSaid) => readonly Feature[]) => {
+  const nearest = remembering((name) => aboveFeatures(name, 0));
+  const next = remembering((name) => aboveFeatures(name, 1));
+  const typed = remembering(typeFeatures);
+  return (row) => [
+    { key: 'always', value: 1, word: null },
+    ...nameFeatures(row.name),
+    ...guessFeatures(row.name),
+    ...(row.above[0] === undefined ? [] : nearest(row.above[0])),
+    ...(row.above[1] === undefined ? [] : next(row.above[1])),
+    ...typed(row.type),
+    ...numberFeatures(row.number),
+    { key: `s ${sideOf(row.balance)}`, value: 1, word: null },
+    ...(row.leads ? [{ key: 'leads', value: 1, word: null }] : []),
+  ];
+};

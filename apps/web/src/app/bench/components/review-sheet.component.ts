@@ -16,9 +16,6 @@ import {
   dropOpening,
   dropOperation,
   isPostable,
-  proposedChart,
-  trackOf,
-  advance,
   type Chart,
   type Conflict,
   type ProposalStep,
@@ -29,6 +26,7 @@ import { MovedTotalsComponent } from '../../shared/components/moved-totals.compo
 import { callerIn } from '../../shared/words/opening-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
+import { wordsAsMade } from '../../shared/words/words-as-made';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Commands } from '../../workspace/model/commands';
@@ -77,12 +75,11 @@ export class ReviewSheetComponent {
   private readonly all = computed<readonly Line[]>(() => {
     let before: Chart = this.proposed.base();
     return this.proposed.steps().flatMap((step) => {
-      const outcome = advance(trackOf(before), [step]);
-      const after = outcome.ok ? proposedChart(outcome.track) : before;
-      const lines = step.operations.map((operation, index) => ({
+      const { words, after } = wordsAsMade(before, step.operations);
+      const lines = words.map((said, index) => ({
         stepId: step.id,
         index,
-        words: operationWords(operation, before, after),
+        words: said,
         remarks: this.proposal().remarks.filter(
           (one) => one.stepId === step.id && one.index === index,
         ),

@@ -13,7 +13,7 @@ import {
 } from '@angular/core';
 import {
   childrenOf,
-  kindAmong,
+  kindAcross,
   eachNode,
   KINDS,
   lastBeforeContra,
@@ -124,7 +124,8 @@ export class RowEditorComponent {
 
   protected chooseParent(parentId: AccountId | null): void {
     const { adding, id } = this.draft();
-    const kind = this.kindUnder(parentId);
+    // Under a parent of another element it takes a kind of that one; the strip says what this moves.
+    const kind = kindAcross(this.chart(), this.draft().kind, parentId);
     const siblings = childrenOf(this.chart(), parentId).filter(({ account }) => account.id !== id);
     const afterId = lastBeforeContra(siblings);
     const number = suggestNumber(this.chart(), {
@@ -139,14 +140,6 @@ export class RowEditorComponent {
       ...renumbered,
       ...(adding === null ? {} : { adding: { afterId, number } }),
     });
-  }
-
-  /** Under a parent of another element it takes a kind of that one; the strip says what this moves. */
-  private kindUnder(parentId: AccountId | null): KindCode {
-    const { kind } = this.draft();
-    const parent = nodeOf(this.chart(), parentId ?? '')?.account;
-    if (parent === undefined || KINDS[parent.kind].element === KINDS[kind].element) return kind;
-    return kindAmong(childrenOf(this.chart(), parentId), parent.kind);
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -38,8 +38,6 @@ export class RowEditing {
   readonly draft = signal<Draft | null>(null);
   private readonly typed = signal<Draft | null>(null);
   readonly refusal = signal<Refusal | null>(null);
-  /** What a gesture did besides what it showed: an account that crossed into another element. */
-  readonly said = signal('');
   /** What must be done before a gesture can be. */
   readonly advice = signal('');
 
@@ -139,7 +137,6 @@ export class RowEditing {
   /** Forgets what was said of the last gesture. */
   hush(): void {
     this.refusal.set(null);
-    this.said.set('');
     this.advice.set('');
   }
 

@@ -1,9 +1,10 @@
 import {
-  childrenOf,
+  accountOf,
+  cleanName,
   cleanNumber,
+  idByClashingName,
   idByNumber,
   KINDS,
-  nameKey,
   nodeOf,
   titleOf,
   type Chart,
@@ -28,19 +29,14 @@ export const crossingWords = (chart: Chart, operations: readonly Operation[]): s
 /** That the number or the name that is being typed is another account's; said before Enter is refused. */
 export const clashWords = ({ id, number, name, parentId }: Draft, chart: Chart): string => {
   const holder = idByNumber(chart, cleanNumber(number));
-  const key = nameKey(name);
-  const twin =
-    key === ''
-      ? undefined
-      : childrenOf(chart, parentId).find(
-          ({ account }) => account.id !== id && nameKey(account.name) === key,
-        );
-  const taken = holder === undefined || holder === id ? undefined : nodeOf(chart, holder);
+  const taken = holder === id ? undefined : accountOf(chart, holder ?? '');
+  const twin = idByClashingName(chart, cleanName(name), { parentId, exceptId: id });
+  const namesake = cleanName(name) === '' ? undefined : accountOf(chart, twin ?? '');
   return [
-    ...(taken === undefined ? [] : [`Number ${cleanNumber(number)} is ${taken.account.name} already. `]),
-    ...(twin === undefined ? [] : [`${titleOf(twin.account)} has this name already. `]),
+    ...(taken === undefined ? [] : [`Number ${cleanNumber(number)} is ${taken.name} already. `]),
+    ...(namesake === undefined ? [] : [`${titleOf(namesake)} has this name already. `]),
   ].join('');
-}; // prettier-ignore
+};
 
 /** What is said where the plan has no number between two neighbours. */
 export const roomWords = (draft: Draft, chart: Chart): string => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import {
-  findKey,
+  holdsWords,
   KINDS,
   returnLineWords,
   type KindCode,
@@ -112,10 +112,10 @@ export class StartingPreviewComponent {
   /** Parts of names, of accounts or their groups; empty for all. */
   readonly sought = input('');
   protected readonly shown = computed(() => {
-    const words = findKey(this.sought()).split(' ');
-    const holds = (text: string): boolean => words.every((word) => findKey(text).includes(word));
     return this.groups().flatMap((group) => {
-      const accounts = group.accounts.filter(({ name }) => holds(`${group.name} ${name}`));
+      const accounts = group.accounts.filter(({ name }) =>
+        holdsWords(`${group.name} ${name}`, this.sought()),
+      );
       return accounts.length === 0 ? [] : [{ ...group, accounts }];
     });
   });

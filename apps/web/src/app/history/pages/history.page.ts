@@ -12,7 +12,9 @@ import { HistoryPageActions } from '../../workspace/state/history.actions';
 import { RevisionLinesStore } from '../state/revision-lines.store';
 import { historyFeature } from '../../workspace/state/history.feature';
 
-/** The chart's revisions, newest first: who, when, what; each can be taken back. */
+const changesWords = (count: number): string => `${count} ${count === 1 ? 'change' : 'changes'}`;
+
+/** The chart’s revisions, newest first: who, when, what; each can be taken back. */
 @Component({
   selector: 'iu-history-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -28,7 +30,13 @@ export class HistoryPage {
   protected readonly opened = inject(RevisionLinesStore);
   readonly clientId = input.required<string>();
   protected readonly load = this.store.selectSignal(historyFeature.selectLoad);
-  protected readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
+  private readonly all = this.store.selectSignal(historyFeature.selectRevisions);
+  protected readonly revisions = computed(() =>
+    this.all().map((revision) => ({
+      ...revision,
+      changes: changesWords(countChanges([revision])),
+    })),
+  );
 
   constructor() {
     effect(() => this.store.dispatch(HistoryPageActions.opened({ clientId: this.clientId() })));
@@ -36,11 +44,6 @@ export class HistoryPage {
 
   protected when(revision: RevisionAnswer): string {
     return momentWords(revision.adoptedAt);
-  }
-
-  protected changes(revision: RevisionAnswer): string {
-    const count = countChanges([revision]);
-    return `${count} ${count === 1 ? 'change' : 'changes'}`;
   }
 
   protected unfold(event: Event, revision: RevisionAnswer): void {

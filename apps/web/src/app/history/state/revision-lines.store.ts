@@ -1,24 +1,12 @@
 import { inject, Injectable, signal } from '@angular/core';
 import type { RevisionAnswer } from '@iunctus/contract';
-import { apply, chartOf, type Chart, type Operation } from '@iunctus/core';
+import { chartOf } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { operationWords } from '../../shared/words/operation-words';
+import { wordsAsMade } from '../../shared/words/words-as-made';
 
 /** At most so many operations of one revision are listed. */
 const LISTED = 60;
-
-/** Operations in words, accounts called as they were when each was made. */
-export const linesAsThen = (start: Chart, operations: readonly Operation[]): readonly string[] => {
-  let before = start;
-  return operations.slice(0, LISTED).map((operation) => {
-    const outcome = apply(before, operation);
-    const after = outcome.ok ? outcome.chart : before;
-    const words = operationWords(operation, before, after);
-    before = after;
-    return words;
-  });
-};
 
 /** What each revision that was opened changed, with the names and numbers of then. */
 @Injectable()
@@ -42,8 +30,8 @@ export class RevisionLinesStore {
     if (this.found().has(number)) return;
     this.api.ask('revisionChart', { clientId, number: number - 1 }).subscribe({
       next: (record) => {
-        const lines = linesAsThen(chartOf(record), operations);
-        this.found.update((found) => new Map(found).set(number, lines));
+        const { words } = wordsAsMade(chartOf(record), operations.slice(0, LISTED));
+        this.found.update((found) => new Map(found).set(number, words));
         this.problem.set(null);
       },
       error: (error: unknown) => this.problem.set(problemOf(error)),

@@ -14,12 +14,12 @@ import {
   output,
   viewChild,
 } from '@angular/core';
-import { KINDS, titleOf } from '@iunctus/core';
+import { isOnOddSide, KINDS, titleOf } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { kindReasonWords, rowWords, type ChangeContext } from '../../shared/words/import-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
-import { isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
+import { isDoubtful, type ShownLine } from '../model/row-filter';
 
 const ROW_HEIGHT = 28;
 const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is deleted' } as const;
@@ -206,7 +206,7 @@ export class LinedListComponent {
 
   protected doubt(line: ShownLine): string {
     if (line.type !== 'row' || !isDoubtful(line.row)) return '';
-    return isOnWrongSide(line.row) ? 'Its balance is on the other side. ' : 'Is that right? ';
+    return isOnOddSide(line.row) ? 'Its balance is on the other side. ' : 'Is that right? ';
   }
 
   protected quiet(line: ShownLine): boolean {

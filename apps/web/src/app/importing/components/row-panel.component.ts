@@ -9,6 +9,7 @@ import {
   viewChild,
 } from '@angular/core';
 import {
+  isOnOddSide,
   KINDS,
   titleOf,
   type ColumnUse,
@@ -30,7 +31,7 @@ import {
 import { refusalWords } from '../../shared/words/refusal-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { ImportDraft } from '../model/import-draft';
-import { candidatesOf, isDoubtful, isOnWrongSide, type ShownLine } from '../model/row-filter';
+import { candidatesOf, isDoubtful, type ShownLine } from '../model/row-filter';
 
 /** Cells that can be mended although the list has no column for them. */
 const ALWAYS: readonly ColumnUse[] = ['number', 'name'];
@@ -104,7 +105,7 @@ export class RowPanelComponent {
   }
 
   protected onWrongSide(row: ImportRow): boolean {
-    return isOnWrongSide(row);
+    return isOnOddSide(row);
   }
 
   protected candidates(row: ImportRow): readonly KindCode[] {

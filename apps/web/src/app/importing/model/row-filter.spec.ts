@@ -1,5 +1,6 @@
 import { aChart, aList, importOf } from '@iunctus/core/testing';
-import { countsOf, isOnWrongSide, linesOf, ROW_FILTERS } from './row-filter';
+import { isOnOddSide } from '@iunctus/core';
+import { countsOf, linesOf, ROW_FILTERS } from './row-filter';
 
 const PLAN = importOf(
   aChart('1010 Operating account\n5010 Fruit\n6010 Rent'),
@@ -47,7 +48,7 @@ describe('a guessed kind that would put a balance on the unusual side', () => {
       aChart(''),
       aList('Name|Type|Debit|Credit\nOverdrawn bank|Bank||9.00\nSales returns||9.00|'),
     );
-    expect(plan.rows.filter(isOnWrongSide)).toEqual([]);
+    expect(plan.rows.filter(isOnOddSide)).toEqual([]);
   });
 });
 

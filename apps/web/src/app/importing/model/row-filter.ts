@@ -1,7 +1,6 @@
 import {
   DOUBTFUL,
-  isContra,
-  normalSideOfKind,
+  isOnOddSide,
   type ImportPlan,
   type ImportRow,
   type KindCode,
@@ -26,26 +25,13 @@ export type ShownLine =
   | { readonly type: 'row'; readonly key: string; readonly row: ImportRow }
   | { readonly type: 'missing'; readonly key: string; readonly missing: MissingAccount };
 
-/** A kind that neither the user nor the list says. */
-const isGuessed = ({ status, kind }: ImportRow): boolean =>
-  status === 'new' && kind !== null && kind.reason.type !== 'chosen' && !kind.stated;
-
-/** Whether a guessed kind would put the balance of its row on the unusual side. */
-export const isOnWrongSide = (row: ImportRow): boolean => {
-  const balance = row.entry.balance ?? 0;
-  if (!isGuessed(row) || row.kind === null || balance === 0 || isContra(row.kind.kind))
-    return false;
-  return normalSideOfKind(row.kind.kind) !== (balance > 0 ? 'debit' : 'credit');
-};
-
 /** The kinds that a row may be, the likeliest first. */
 export const candidatesOf = ({ kind }: ImportRow): readonly KindCode[] =>
   kind === null ? [] : [kind.kind, ...kind.others];
 
 /** Whether a row's kind is a guess that should be looked at. */
 export const isDoubtful = (row: ImportRow): boolean =>
-  (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL) ||
-  isOnWrongSide(row);
+  (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL) || isOnOddSide(row);
 
 /** The lines about which something was decided already. */
 export interface Decided {
@@ -60,7 +46,7 @@ const urgency = (row: ImportRow, { mended, answered }: Decided): number => {
   const { line } = row.entry;
   if (row.status === 'wrong' || mended.has(line)) return 0;
   if (row.status === 'question' || answered.has(line)) return 1;
-  return isOnWrongSide(row) ? 2 : 3 + (row.kind?.confidence ?? 1);
+  return isOnOddSide(row) ? 2 : 3 + (row.kind?.confidence ?? 1);
 };
 
 const needsAttention = (row: ImportRow): boolean =>

@@ -12,6 +12,7 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import {
+  isOnOddSide,
   accountCount,
   copyStructure,
   TREE_SOURCES,
@@ -48,7 +49,6 @@ import {
   candidatesOf,
   countsOf,
   isDoubtful,
-  isOnWrongSide,
   linesOf,
   ROW_FILTERS,
   type RowFilter,
@@ -112,7 +112,7 @@ export class ImportPage {
   protected readonly treeSourceWords = TREE_SOURCE_WORDS;
   protected readonly refusal = signal<Refusal | null>(null);
   /** Lines whose kinds were shown as odd before proposing. */
-  protected readonly seenOdd = signal<ReadonlySet<number>>(new Set());
+  private readonly seenOdd = signal<ReadonlySet<number>>(new Set());
 
   protected readonly problem = computed(() => {
     const problem = this.engine.problem();
@@ -185,11 +185,6 @@ export class ImportPage {
     return [file?.format, file?.encoding, `${count} ${count === 1 ? 'line' : 'lines'}`]
       .filter((part) => part != null)
       .join(', ');
-  });
-  protected readonly oddCount = computed(() => {
-    const seen = this.seenOdd();
-    const rows = this.engine.plan()?.rows ?? [];
-    return rows.filter((row) => seen.has(row.entry.line) && isOnWrongSide(row)).length;
   });
   protected readonly sum = computed(() => this.sumWords());
   protected readonly refusalText = computed(() => {
@@ -308,25 +303,27 @@ export class ImportPage {
       );
   }
 
-  /** Guessed kinds whose balances are on the unusual side are shown once before they are proposed. */
-  private looksFirst(): boolean {
-    const odd = (this.engine.plan()?.rows ?? []).filter(isOnWrongSide);
-    const seen = this.seenOdd();
-    this.seenOdd.set(new Set(odd.map(({ entry }) => entry.line)));
-    return odd.some(({ entry }) => !seen.has(entry.line));
-  }
+  /** The lines whose guessed kinds would put their balances on the unusual side. */
+  private readonly odd = computed(() =>
+    (this.engine.plan()?.rows ?? []).filter(isOnOddSide).map(({ entry }) => entry.line),
+  );
+  /** How many of them were shown before proposing; they are taken as they are the next time. */
+  protected readonly oddCount = computed(
+    () => this.odd().filter((line) => this.seenOdd().has(line)).length,
+  );
 
   protected propose(): void {
-    if (this.mayPropose() && this.looksFirst()) {
-      this.filter.set('attention');
-      const first = this.lines().find((line) => line.type === 'row' && isOnWrongSide(line.row));
-      this.selected.set(first?.key ?? null);
-      return;
-    }
-    if (this.mayPropose()) {
-      const operations = this.engine.plan()?.operations ?? [];
-      this.put([...operations, ...this.brought.taker()], this.brought.opening());
-    }
+    if (!this.mayPropose()) return;
+    if (this.odd().some((line) => !this.seenOdd().has(line))) return this.showOdd();
+    const operations = this.engine.plan()?.operations ?? [];
+    this.put([...operations, ...this.brought.taker()], this.brought.opening());
+  }
+
+  private showOdd(): void {
+    this.seenOdd.set(new Set(this.odd()));
+    this.filter.set('attention');
+    const first = this.lines().find((line) => line.type === 'row' && isOnOddSide(line.row));
+    this.selected.set(first?.key ?? null);
   }
 
   private put(operations: readonly Operation[], opening: OpeningBalances | null): void {

@@ -131,8 +131,6 @@ export const kindReasonWords = (reason: KindReason): string => {
       return 'your choice';
     case 'account':
       return 'as it is';
-    case 'listed':
-      return `listed as “${reason.text}”`;
     default:
       return reasonWords(reason);
   }

@@ -32,7 +32,7 @@ export const reasonWords = (reason: Reason): string => {
       return 'as the account above';
     case 'range':
       return `from its number, among ${reason.range.toLowerCase()}`;
-    case 'called':
+    case 'listed':
       return `listed as “${reason.text}”`;
     case 'around':
       return 'like the accounts around it';
