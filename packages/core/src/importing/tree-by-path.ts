@@ -63,6 +63,27 @@ const pathsOf = (
   };
 };
 
+/**
+ * The names of rows that paths place: what stands last, or the whole text where another path ends alike, so that
+ * “Capital - Ines” and “Current account - Ines” are told apart.
+ */
+const namesOf = (
+  entries: readonly ImportEntry[],
+  pathOf: (entry: ImportEntry) => readonly string[],
+): ((entry: ImportEntry) => string) => {
+  const ends = new Map<string, Set<string>>();
+  const endOf = (entry: ImportEntry): string => pathOf(entry).at(-1) ?? entry.name;
+  for (const entry of entries) {
+    const end = nameKey(endOf(entry));
+    ends.set(end, (ends.get(end) ?? new Set()).add(keyOf(pathOf(entry))));
+  }
+  return (entry) => {
+    const end = endOf(entry);
+    const alone = (ends.get(nameKey(end))?.size ?? 0) < 2 || pathOf(entry).length < 2;
+    return alone ? end : cleanName(entry.name);
+  };
+};
+
 /** A heading that only paths name; it has the line of the first row below it. */
 const madeHeading = (like: ImportEntry, name: string): ImportEntry => ({
   ...like,
@@ -87,6 +108,7 @@ export const treeByPath = (
   const rows: TreeRow[] = [];
   const known = new Map<string, number>();
   const pathOf = pathsOf(entries, separator);
+  const nameOf = namesOf(entries, pathOf);
   const own = new Set(entries.map((entry) => keyOf(pathOf(entry))));
   const later = new Map<number, string>();
   const placeFor = (parts: readonly string[], like: ImportEntry): number | string | null => {
@@ -108,7 +130,7 @@ export const treeByPath = (
     const key = keyOf(parts);
     if (!known.has(key)) known.set(key, rows.length);
     if (typeof above === 'string') later.set(rows.length, above);
-    const named = unplacedRow({ ...entry, name: parts.at(-1) ?? entry.name });
+    const named = unplacedRow({ ...entry, name: nameOf(entry) });
     rows.push({ ...named, parent: typeof above === 'number' ? above : null });
   }
   return rows.map((row, at) => {

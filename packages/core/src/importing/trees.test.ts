@@ -24,6 +24,23 @@ const treeOf = (text: string) => {
   return { source, tree, paths: tree.map((_row, at) => pathOf(at)) };
 };
 
+describe('paths that end alike', () => {
+  it('keep their whole names, so that both become accounts', () => {
+    const list = aList(
+      'Name\nCapital - Ines\nCapital - Tope\nCurrent account - Ines\nCurrent account - Tope',
+    );
+    const plan = importOf(emptyChart(), list);
+    expect(plan.rows.map(({ entry, status, level }) => [entry.name, status, level])).toEqual([
+      ['Capital', 'new', 1],
+      ['Capital - Ines', 'new', 2],
+      ['Capital - Tope', 'new', 2],
+      ['Current account', 'new', 1],
+      ['Current account - Ines', 'new', 2],
+      ['Current account - Tope', 'new', 2],
+    ]);
+  });
+});
+
 describe('the tree of a list', () => {
   it('is found from a parent column, by number or by name, also where the parent comes later', () => {
     const { source, paths } = treeOf(`

@@ -2,7 +2,7 @@
 const EMPTY_WORDS = new Set('a an and or the than our etc'.split(' '));
 
 /** Words after which a name says more closely what it meant before. */
-const LINKS = new Set('of for on at with to from by in'.split(' '));
+export const LINKS: ReadonlySet<string> = new Set('of for on at with to from by in'.split(' '));
 
 /** Links that tell one account from another: a loan to or from an owner. */
 const TELLING_LINKS = new Set('to from by in'.split(' '));

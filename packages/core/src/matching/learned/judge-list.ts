@@ -1,6 +1,7 @@
 import { ELEMENTS, type Element } from '../../kinds/element';
 import { elementOf, KIND_CODES, type KindCode } from '../../kinds/kinds';
 import type { Guess, Reason } from '../infer-kind';
+import { LINKS } from '../words';
 import { keysOfList, softmax, thinkAgain, type PlacedSaid, type Shares } from './joint';
 import { hashOf, readLearned, type Learned, type Says } from './model';
 import { featureReader, type Feature } from './row-features';
@@ -31,6 +32,9 @@ const RANGED = 1.2;
 
 /** A word must say so much more for the kind than for others to be given as the reason. */
 const TELLING = 0.6;
+
+/** Shorter words than this are no reason that anybody would give. */
+const SPOKEN = 3;
 
 /** What is settled speaks for its neighbours no louder than what is as good as sure. */
 const SETTLED = 0.9;
@@ -148,7 +152,7 @@ const tellingWord = (voices: readonly Voice[], k: number): string | null => {
   const points = new Map<string, number>();
   let [best, most] = [null as string | null, TELLING];
   for (const { says, value, word } of voices) {
-    if (word === null) continue;
+    if (word === null || word.length < SPOKEN || LINKS.has(word)) continue;
     const index = says.kinds.indexOf(k);
     const own = index < 0 ? 0 : (says.weights[index] ?? 0);
     const sum = (points.get(word) ?? 0) + value * (own - says.mean);

@@ -126,7 +126,7 @@ export class RowPanelComponent {
   }
 
   protected problems(row: ImportRow): readonly string[] {
-    return row.problems.map((problem) => importProblemWords(problem, this.proposed.chart()));
+    return row.problems.map((problem) => importProblemWords(problem, this.context()));
   }
 
   protected changes(row: ImportRow): readonly string[] {

@@ -61,13 +61,13 @@ interface Row {
             >
             @if (problem(line); as words) {
               <span class="problem" [title]="words">{{ words }}</span>
+            } @else if (nearNumber(line); as words) {
+              <b class="near" [title]="words">{{ words }}</b>
             } @else {
               <span class="kind">
                 <iu-element-mark [element]="kinds[account.kind].element" />
                 {{ kinds[account.kind].name }}
-                @if (nearNumber(line); as words) {
-                  <b class="near" [title]="words">{{ words }}</b>
-                } @else if (reason(line); as words) {
+                @if (reason(line); as words) {
                   <i>{{ words }}</i>
                 }
               </span>
@@ -107,6 +107,7 @@ interface Row {
     }
     .name,
     .kind,
+    .near,
     .problem {
       overflow: hidden;
       text-overflow: ellipsis;

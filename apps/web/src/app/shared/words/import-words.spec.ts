@@ -16,6 +16,16 @@ describe('what is said of a line that is brought in', () => {
     ]);
   });
 
+  it('names the other line of the list where two come to one name', () => {
+    const plan = importOf(emptyChart(), aList('Number|Name\n6010|Rent\n6020|rent'));
+    const titles = new Map([[plan.rows[0]?.accountId ?? '', '6010 Rent']]);
+    const [, second] = plan.rows;
+    const context = { chart: emptyChart(), titles, currency: 'USD' };
+    expect(second && rowWords(second, context)).toBe(
+      'This list adds 6010 Rent as well, which has the same name. Add a word that tells them apart.',
+    );
+  });
+
   it('asks about a number that means something else', () => {
     expect(wordsOf('Number|Name\n6010|Motor insurance')).toEqual([
       'Number 6010 is 6010 Rent in the chart. Is this the same account?',
@@ -32,9 +42,12 @@ describe('what is said of a line that is brought in', () => {
   });
 
   it('offers what would do where the tree does not hold', () => {
-    expect(importProblemWords({ rule: 'parentUnknown', text: '99' }, CHART)).toBe(
-      'Its parent “99” is not in the list. Correct it, or let the account stand alone.',
-    );
+    expect(
+      importProblemWords(
+        { rule: 'parentUnknown', text: '99' },
+        { chart: CHART, titles: new Map() },
+      ),
+    ).toBe('Its parent “99” is not in the list. Correct it, or let the account stand alone.');
   });
 });
 

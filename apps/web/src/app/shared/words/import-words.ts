@@ -1,4 +1,5 @@
 import {
+  accountOf,
   formatAmount,
   KINDS,
   minor,
@@ -105,7 +106,10 @@ const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) =>
 };
 
 /** Why a row cannot become, or change, an account, and what would do. */
-export const importProblemWords = (problem: ImportProblem, chart: Chart): string => {
+export const importProblemWords = (
+  problem: ImportProblem,
+  { chart, titles }: Pick<ChangeContext, 'chart' | 'titles'>,
+): string => {
   switch (problem.rule) {
     case 'parentUnknown':
       return `Its parent “${problem.text}” is not in the list. Correct it, or let the account stand alone.`;
@@ -117,8 +121,13 @@ export const importProblemWords = (problem: ImportProblem, chart: Chart): string
       return `Its kind belongs to another element than “${problem.parent}” above it. Choose another kind, or let it stand alone.`;
     case 'noNumber':
       return outlineProblemWords({ code: 'noNumber', why: problem.why }, chart);
-    case 'refused':
-      return refusalWords(problem.refusal, chart);
+    case 'refused': {
+      const { otherId, code } = problem.refusal;
+      const title = accountOf(chart, otherId ?? '') ? undefined : titles.get(otherId ?? '');
+      return code === 'nameTaken' && title !== undefined
+        ? `This list adds ${title} as well, which has the same name. Add a word that tells them apart.`
+        : refusalWords(problem.refusal, chart);
+    }
     default:
       return CELL_RULES[problem.rule](problem);
   }
@@ -193,7 +202,7 @@ const STATUS_WORDS: Readonly<Record<ImportRow['status'], string>> = {
 /** What becomes of a row, in a line. */
 export const rowWords = (row: ImportRow, context: ChangeContext): string => {
   const [problem] = row.problems;
-  if (problem !== undefined) return importProblemWords(problem, context.chart);
+  if (problem !== undefined) return importProblemWords(problem, context);
   if (row.question !== null) return questionWords(row, row.question, context.chart);
   if (row.status === 'changed')
     return row.changes.map((change) => importChangeWords(change, context)).join('; ');
