@@ -169,5 +169,15 @@ export const ConflictSchema = mirrors<Conflict>()(
     step: ProposalStepSchema,
     landed: v.nullable(OperationSchema),
     refusal: v.nullable(RefusalSchema),
+    called: v.optional(
+      v.array(
+        v.strictObject({
+          id: Id,
+          number: v.nullable(textUpTo(NUMBER_LIMIT)),
+          name: textUpTo(TEXT_LIMITS.name),
+          kind: v.picklist(KIND_CODES),
+        }),
+      ),
+    ),
   }),
 );

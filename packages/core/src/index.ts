@@ -8,6 +8,7 @@ export * from './dates/calendar-date';
 export * from './dates/month';
 export * from './dates/fiscal-period';
 export * from './dates/period';
+export * from './dates/read-date';
 export * from './dimensions/dimension';
 export * from './postings/posting';
 export * from './postings/choice';
@@ -46,6 +47,7 @@ export { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from './operations/
 export * from './operations/apply';
 export { countChanges, type CountedStep } from './operations/count-changes';
 export * from './operations/proposal';
+export { calledAs, type Called } from './operations/called-then';
 export * from './operations/track';
 export * from './operations/pending-splits';
 export * from './plan/number-plan';
@@ -111,6 +113,7 @@ export * from './starting/bring-version';
 export {
   COUNTRIES,
   countryOf,
+  dateOrderOf,
   legalFormsIn,
   spelledFor,
   type CountryCode,

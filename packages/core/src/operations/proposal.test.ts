@@ -3,6 +3,7 @@ import { accountOf, recordsOf } from '../chart/queries';
 import { aChart, anAccount, outlineOf } from '../testing/a-chart';
 import { applyAll } from './apply';
 import type { Operation } from './operation';
+import { calledAs } from './called-then';
 import { dropOpening, dropOperation, replay, type ProposalStep } from './proposal';
 import { advance, proposedChart, trackOf } from './track';
 
@@ -71,9 +72,26 @@ describe('replaying a proposal on a newer revision', () => {
   it('sets a step aside when both name the same account differently', () => {
     const mine = step('a', rename('6010', 'Pay'));
     const theirs = rename('6010', 'Salaries');
-    expect(replayed([theirs], [mine]).conflicts).toEqual([
+    expect(replayed([theirs], [mine]).conflicts).toMatchObject([
       { step: mine, landed: theirs, refusal: null },
     ]);
+  });
+
+  it('keeps with a step that is set aside what its accounts were called', () => {
+    const number: Operation = { type: 'renumber', id: '6010', number: '6050' };
+    const theirs = [rename('6010', 'Salaries'), number, rename('6010', 'Payroll')];
+    const result = replayed(theirs, [step('a', rename('6010', 'Pay'))]);
+    const [conflict] = result.conflicts;
+    expect(conflict?.called).toMatchObject([{ id: '6010', number: '6010', name: 'Wages' }]);
+    const then = calledAs(result.chart, conflict?.called ?? []);
+    expect(accountOf(then, '6010')).toMatchObject({ number: '6010', name: 'Wages' });
+  });
+
+  it('keeps what an account was called that is gone', () => {
+    const gone: Operation = { type: 'deleteAccount', id: '5020' };
+    const result = replayed([gone], [step('a', rename('5020', 'Glass'))]);
+    const then = calledAs(result.chart, result.conflicts[0]?.called ?? []);
+    expect(accountOf(then, '5020')).toMatchObject({ number: '5020', name: 'Bottles' });
   });
 
   it('sets a step aside when its account is gone', () => {

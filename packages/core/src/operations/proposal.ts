@@ -3,6 +3,7 @@ import type { Chart } from '../chart/chart';
 import { knownAccount } from '../chart/queries';
 import { withoutBalances, type OpeningBalances } from '../ledger/opening-balances';
 import { apply, applyAll, rebase } from './apply';
+import { calledThen, type Called } from './called-then';
 import { indexLanded, nextMet, type LandedIndex } from './landed-index';
 import type { Operation } from './operation';
 import type { Refusal } from './refusal';
@@ -25,6 +26,8 @@ export interface Conflict {
   /** The landed operation that concerns the same thing; `null` when a rule refuses. */
   readonly landed: Operation | null;
   readonly refusal: Refusal | null;
+  /** What accounts were called when the step was made, where that is not what they are called now. */
+  readonly called?: readonly Called[];
 }
 
 /** A proposal brought to a newer chart. */
@@ -64,6 +67,12 @@ const rebaseStep = (step: ProposalStep, landed: LandedIndex): StepAfter => {
   return { type: 'keep', step: same ? step : { ...step, operations } };
 };
 
+const withNames = (conflict: Conflict, newest: Chart, landed: readonly Landed[]): Conflict => {
+  const against = conflict.landed === null ? [] : [conflict.landed];
+  const called = calledThen(newest, landed, [...conflict.step.operations, ...against]);
+  return called.length === 0 ? conflict : { ...conflict, called };
+};
+
 /**
  * Replays pending steps on a newer chart, given what landed meanwhile, oldest first.
  * A step fits whole or is a conflict; a step with nothing left to do is dropped.
@@ -89,7 +98,11 @@ export const replay = (
     else if (!isEmpty(after.step)) kept.push(after.step);
     if (outcome.ok) chart = outcome.chart;
   }
-  return { chart, steps: kept, conflicts };
+  return {
+    chart,
+    steps: kept,
+    conflicts: conflicts.map((one) => withNames(one, newest, landed)),
+  };
 };
 
 /** A proposal from which one operation was dropped, and what went with it. */

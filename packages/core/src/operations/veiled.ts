@@ -45,6 +45,7 @@ export const veiledRefusal = (refusal: Refusal, veil: Veil): Refusal => {
 /** A conflict, as far as it is to be seen. The step is its author's own; what stands against it may be hidden. */
 export const veiledConflict = (conflict: Conflict, personal: PersonalVeil): Conflict => {
   const { step, landed, refusal } = conflict;
+  const called = (conflict.called ?? []).filter(({ id }) => !personal.veil.hides(id));
   const seen = landed === null ? [] : veiledOperations([landed], personal);
   const [shown] = seen;
   if (landed !== null && shown === undefined)
@@ -53,6 +54,7 @@ export const veiledConflict = (conflict: Conflict, personal: PersonalVeil): Conf
     step,
     landed: shown ?? null,
     refusal: refusal === null ? null : veiledRefusal(refusal, personal.veil),
+    ...(called.length === 0 ? {} : { called }),
   };
 };
 

@@ -1,4 +1,5 @@
 import type { KindCode } from '../kinds/kinds';
+import type { DateOrder } from '../dates/read-date';
 import type { LegalForm } from '../settings/legal-form';
 import type { StartingAccount, StartingModule } from './starting-chart';
 
@@ -9,6 +10,10 @@ export type CountryCode = (typeof COUNTRIES)[number];
 /** The country whose words serve for a client; the first one where its own are not known. */
 export const countryOf = (country: string): CountryCode =>
   COUNTRIES.find((code) => code === country) ?? 'US';
+
+/** Whether a country writes the day or the month first. Common practice, no source; in Canada both are in use. */
+export const dateOrderOf = (country: string): DateOrder =>
+  country === 'US' ? 'monthFirst' : 'dayFirst';
 
 /** The legal forms that a country has. */
 export const legalFormsIn = (country: CountryCode, all: readonly LegalForm[]): readonly LegalForm[] =>

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { catchError, of } from 'rxjs';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
+import { reading } from '../../shared/api/reading';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { proposalStateWords } from '../../shared/words/review-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
@@ -14,7 +14,7 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
 @Component({
   selector: 'iu-hand-over',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [ReadingNoteComponent, RouterLink],
   template: `
     @if (stateWords() !== '') {
       <p class="state" [class]="proposal().state" role="status">
@@ -44,6 +44,7 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
         (change)="comment($event)"
       ></textarea>
     </label>
+    <iu-reading-note [of]="people" waiting="" />
     <div class="ways">
       <a class="button small" [routerLink]="['/clients', clientId(), 'proposal']"
         >Page for the client</a
@@ -101,17 +102,16 @@ export class HandOverComponent {
   private readonly session = this.store.selectSignal(sessionFeature.selectSession);
   private readonly saving = this.store.selectSignal(workspaceFeature.selectSaving);
   protected readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
-  private readonly people = toSignal(
-    inject(ApiService)
-      .ask('people', {})
-      .pipe(catchError(() => of([]))),
-    { initialValue: [] },
+  private readonly api = inject(ApiService);
+  protected readonly people = reading(
+    () => 'all',
+    () => this.api.ask('people', {}),
   );
   private readonly chosen = signal<string | null>(null);
 
   protected readonly clientId = computed(() => this.proposed.client()?.id ?? '');
   protected readonly colleagues = computed(() =>
-    this.people().filter(({ id }) => id !== this.session()?.user.id),
+    (this.people.value() ?? []).filter(({ id }) => id !== this.session()?.user.id),
   );
   protected readonly kept = computed(() => this.saving() === 'saved');
   protected readonly stateWords = computed(() => proposalStateWords(this.proposal()));

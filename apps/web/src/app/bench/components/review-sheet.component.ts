@@ -13,11 +13,13 @@ import type { Remark } from '@iunctus/contract';
 import {
   accountOf,
   applyAll,
+  calledAs,
   dropOpening,
   dropOperation,
   isPostable,
   type Chart,
   type Conflict,
+  type Operation,
   type ProposalStep,
   type Refusal,
 } from '@iunctus/core';
@@ -145,12 +147,12 @@ export class ReviewSheetComponent {
     this.store.dispatch(WorkspaceActions.adoptRequested());
   }
 
-  protected conflictWords({ step }: Conflict): string {
-    return step.operations.map((operation) => this.words(operation)).join('; ');
+  protected conflictWords({ step, called }: Conflict): string {
+    return step.operations.map((operation) => this.wordsThen(operation, called)).join('; ');
   }
 
-  protected reasonWords({ landed, refusal }: Conflict): string {
-    if (landed !== null) return `Adopted meanwhile: ${this.words(landed)}`;
+  protected reasonWords({ landed, refusal, called }: Conflict): string {
+    if (landed !== null) return `Adopted meanwhile: ${this.wordsThen(landed, called)}`;
     if (refusal === null) return '';
     return refusalWords(refusal, this.proposed.chart(), this.proposed.base());
   }
@@ -185,7 +187,9 @@ export class ReviewSheetComponent {
     return true;
   }
 
-  private words(operation: Parameters<typeof operationWords>[0]): string {
-    return operationWords(operation, this.proposed.chart(), this.proposed.base());
+  /** An operation with accounts called as they were when it was made. */
+  private wordsThen(operation: Operation, called: Conflict['called'] = []): string {
+    const [chart, base] = [this.proposed.chart(), this.proposed.base()];
+    return operationWords(operation, calledAs(chart, called), chart, base);
   }
 }

@@ -10,8 +10,9 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { formatAmount, shownAmount, titleOf, type Minor } from '@iunctus/core';
+import { dateOrderOf, formatAmount, shownAmount, titleOf, type Minor } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
+import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { dateWords } from '../../shared/words/period-words';
 import { problemWords } from '../../shared/words/problem-words';
@@ -22,7 +23,9 @@ import { Sheets } from '../../workspace/model/sheets';
 import {
   distinctionsOf,
   emptyPart,
+  hasDays,
   partOf,
+  UNREAD,
   type Distinction,
   type PartDraft,
 } from '../model/split-draft';
@@ -33,7 +36,7 @@ import { SheetComponent } from './sheet.component';
 @Component({
   selector: 'iu-split-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText, SheetComponent],
+  imports: [InputText, SheetComponent, WhenFieldComponent],
   providers: [SplitLook],
   templateUrl: './split-sheet.component.html',
   styleUrl: './split-sheet.component.css',
@@ -73,6 +76,7 @@ export class SplitSheetComponent {
     return facts === null ? [] : distinctionsOf(facts, this.dimensions());
   });
 
+  protected readonly order = computed(() => dateOrderOf(this.proposed.client()?.country ?? ''));
   protected readonly span = computed(() => {
     const facts = this.facts();
     if (facts?.first == null || facts.last === null) return '';
@@ -108,7 +112,8 @@ export class SplitSheetComponent {
     return !plan.ok && plan.refusal.code === 'nameEmpty';
   });
   protected readonly ready = computed(
-    () => this.look.plan().ok && (this.look.seen() ?? []).length > 0,
+    () =>
+      this.look.plan().ok && (this.look.seen() ?? []).length > 0 && this.drafts().every(hasDays),
   );
 
   constructor() {
@@ -119,8 +124,13 @@ export class SplitSheetComponent {
   }
 
   protected change(key: number, field: keyof PartDraft, typed: Event): void {
-    const { value } = typed.target as HTMLInputElement;
-    this.keep(this.drafts().map((one) => (one.key === key ? { ...one, [field]: value } : one)));
+    this.set(key, field, (typed.target as HTMLInputElement).value);
+  }
+
+  protected set(key: number, field: keyof PartDraft, value: string | null): void {
+    this.keep(
+      this.drafts().map((one) => (one.key === key ? { ...one, [field]: value ?? UNREAD } : one)),
+    );
   }
 
   protected add(): void {

@@ -14,6 +14,12 @@ export interface PartDraft {
   readonly value: string;
 }
 
+/** What stands for a day that cannot be read. */
+export const UNREAD = '?';
+
+/** Whether the days of a part can be read, so that it may become one. */
+export const hasDays = ({ first, last }: PartDraft): boolean => first !== UNREAD && last !== UNREAD;
+
 /** Something by which all postings can be told apart at once: a dimension, the source, the words. */
 export interface Distinction {
   readonly words: string;
@@ -41,8 +47,8 @@ const valueOf = (value: string): PostingChoice['value'] => {
 export const partOf = (draft: PartDraft, upTo: number): SplitPart => ({
   name: draft.name,
   choice: {
-    first: draft.first === '' ? null : draft.first,
-    last: draft.last === '' ? null : draft.last,
+    first: draft.first === '' || draft.first === UNREAD ? null : draft.first,
+    last: draft.last === '' || draft.last === UNREAD ? null : draft.last,
     sources: draft.source === '' ? [] : [draft.source],
     words: draft.words.trim(),
     value: valueOf(draft.value),

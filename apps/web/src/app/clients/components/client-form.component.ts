@@ -18,6 +18,7 @@ import {
 } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import type { Loading } from '../../shared/loading';
 import { clientChangeWords } from '../../shared/words/client-change-words';
@@ -25,16 +26,22 @@ import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
 import { MONTH_NAMES } from '../../shared/words/period-words';
 
 const COUNTRIES = [
-  { label: 'United States', value: 'US', currency: 'USD' },
-  { label: 'United Kingdom', value: 'GB', currency: 'GBP' },
-  { label: 'Canada', value: 'CA', currency: 'CAD' },
+  { words: 'United States', value: 'US', currency: 'USD' },
+  { words: 'United Kingdom', value: 'GB', currency: 'GBP' },
+  { words: 'Canada', value: 'CA', currency: 'CAD' },
 ] as const;
 
 /** What must be known of a client: of a new one, or of one that is changed, with what the change does. */
 @Component({
   selector: 'iu-client-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FocusFirstDirective, ReactiveFormsModule, InputText, ProblemNoteComponent],
+  imports: [
+    FocusFirstDirective,
+    ReactiveFormsModule,
+    InputText,
+    PickComponent,
+    ProblemNoteComponent,
+  ],
   template: `
     <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
       <h2>{{ client() === null ? 'New client' : client()?.name }}</h2>
@@ -46,46 +53,52 @@ const COUNTRIES = [
             <small class="error">Type the client’s name.</small>
           }
         </label>
-        <label class="field">
+        <div class="field">
           <span>Legal form</span>
-          <select class="text" formControlName="legalForm">
-            <option [ngValue]="null" disabled>Choose …</option>
-            @for (choice of legalForms; track choice.value) {
-              <option [ngValue]="choice.value">{{ choice.label }}</option>
-            }
-          </select>
+          <iu-pick
+            label="Legal form"
+            placeholder="Choose …"
+            [options]="legalForms"
+            [picked]="form.controls.legalForm.value"
+            (chosen)="form.patchValue({ legalForm: $any($event) })"
+            (left)="form.controls.legalForm.markAsTouched()"
+          />
           @if (form.controls.legalForm.touched && form.controls.legalForm.invalid) {
             <small class="error">Choose what the client is by law.</small>
           }
-        </label>
-        <label class="field">
+        </div>
+        <div class="field">
           <span>Trade</span>
-          <select class="text" formControlName="industry">
-            <option [ngValue]="null" disabled>Choose …</option>
-            @for (choice of industries; track choice.value) {
-              <option [ngValue]="choice.value">{{ choice.label }}</option>
-            }
-          </select>
+          <iu-pick
+            label="Trade"
+            placeholder="Choose …"
+            [options]="industries"
+            [picked]="form.controls.industry.value"
+            (chosen)="form.patchValue({ industry: $any($event) })"
+            (left)="form.controls.industry.markAsTouched()"
+          />
           @if (form.controls.industry.touched && form.controls.industry.invalid) {
             <small class="error">Choose a trade, or “Another trade”.</small>
           }
-        </label>
-        <label class="field">
+        </div>
+        <div class="field">
           <span>Country</span>
-          <select class="text" formControlName="country">
-            @for (choice of countries; track choice.value) {
-              <option [ngValue]="choice.value">{{ choice.label }}</option>
-            }
-          </select>
-        </label>
-        <label class="field">
+          <iu-pick
+            label="Country"
+            [options]="countries"
+            [picked]="form.controls.country.value"
+            (chosen)="form.patchValue({ country: $event })"
+          />
+        </div>
+        <div class="field">
           <span>Fiscal year begins in</span>
-          <select class="text" formControlName="fiscalYearStart">
-            @for (choice of months; track choice.value) {
-              <option [ngValue]="choice.value">{{ choice.label }}</option>
-            }
-          </select>
-        </label>
+          <iu-pick
+            label="Fiscal year begins in"
+            [options]="months"
+            [picked]="form.controls.fiscalYearStart.value.toString()"
+            (chosen)="form.patchValue({ fiscalYearStart: +$event })"
+          />
+        </div>
       </div>
       @if (consequences().length > 0) {
         <div class="consequences" role="status">
@@ -149,16 +162,19 @@ export class ClientFormComponent implements OnInit {
   protected readonly countries = COUNTRIES;
   protected readonly legalForms = LEGAL_FORMS.map((value) => ({
     value,
-    label: LEGAL_FORM_WORDS[value],
+    words: LEGAL_FORM_WORDS[value],
   }));
   protected readonly industries = [
     ...INDUSTRY_CODES.map((value) => ({
-      value: value as IndustryCode | 'other',
-      label: INDUSTRIES[value].name,
+      value: value as string,
+      words: INDUSTRIES[value].name,
     })),
-    { value: 'other' as const, label: 'Another trade' },
+    { value: 'other', words: 'Another trade' },
   ];
-  protected readonly months = MONTH_NAMES.map((label, index) => ({ label, value: index + 1 }));
+  protected readonly months = MONTH_NAMES.map((words, index) => ({
+    words,
+    value: String(index + 1),
+  }));
 
   // Form and trade decide the chart, so that nobody has one that nobody chose.
   protected readonly form = new FormGroup({

@@ -1,5 +1,12 @@
-import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import type { OriginAnswer } from '@iunctus/contract';
 import {
   bringVersion,
@@ -10,12 +17,15 @@ import {
   type StartingGroup,
 } from '@iunctus/core';
 import { Store } from '@ngrx/store';
-import { catchError, EMPTY, forkJoin, of, switchMap } from 'rxjs';
+import { catchError, EMPTY, forkJoin } from 'rxjs';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
 import type { ChosenStart } from '../model/chosen-start';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 
 const newId = (): string => crypto.randomUUID();
 
@@ -23,20 +33,19 @@ const newId = (): string => crypto.randomUUID();
 @Component({
   selector: 'iu-kept-start',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent],
+  imports: [PickComponent, ProblemNoteComponent, ReadingNoteComponent],
   template: `
+    <iu-reading-note [of]="living() ? from : kept" waiting="" />
     @if (!living() && charts().length > 0) {
       <fieldset>
         <legend>Or from one of the practice’s own</legend>
-        <select class="text" aria-label="Begin from the practice’s chart" (change)="choose($event)">
-          <option value="">Begin from …</option>
-          @for (one of charts(); track one.id) {
-            <option [value]="one.id" [selected]="chosenKey() === one.id">
-              {{ one.name }}, version {{ one.versions[0]?.number }},
-              {{ one.versions[0]?.accounts }} accounts
-            </option>
-          }
-        </select>
+        <iu-pick
+          label="Begin from the practice’s chart"
+          placeholder="Begin from …"
+          [options]="choices()"
+          [picked]="chosenKey()"
+          (chosen)="choose($event)"
+        />
       </fieldset>
     }
     @if (living() && origin(); as from) {
@@ -103,24 +112,28 @@ export class KeptStartComponent {
   /** What a newer version brings, to be proposed. */
   readonly proposed = output<ProposalStep>();
 
-  protected readonly charts = toSignal(
-    this.api.ask('keptCharts', {}).pipe(catchError(() => of([]))),
-    {
-      initialValue: [],
-    },
+  protected readonly kept = reading(
+    () => 'all',
+    () => this.api.ask('keptCharts', {}),
   );
-  protected readonly origin = toSignal(
-    toObservable(this.clientId).pipe(
-      switchMap((id) => this.api.ask('origin', { clientId: id }).pipe(catchError(() => of(null)))),
-    ),
-    { initialValue: null },
+  protected readonly charts = computed(() => this.kept.value() ?? []);
+  protected readonly choices = computed(() => [
+    { value: '', words: 'Begin from none of them' },
+    ...this.charts().map(({ id, name, versions: [newest] }) => ({
+      value: id,
+      words: `${name}, version ${newest?.number}, ${newest?.accounts} accounts`,
+    })),
+  ]);
+  protected readonly from = reading(
+    () => this.clientId(),
+    (clientId) => this.api.ask('origin', { clientId }),
   );
+  protected readonly origin = this.from.value;
   /** Changes of the newer version that were not brought. */
   protected readonly left = signal(0);
   protected readonly problem = signal<ApiProblem | null>(null);
 
-  protected choose(event: Event): void {
-    const { value: id } = event.target as HTMLSelectElement;
+  protected choose(id: string): void {
     const one = this.charts().find((chart) => chart.id === id);
     const version = one?.versions[0]?.number;
     if (one === undefined || version === undefined) return this.chosen.emit(null);

@@ -1,17 +1,16 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { KeptChartsAnswer } from '@iunctus/contract';
 import { KeptChartComponent } from '../components/kept-chart.component';
 import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { reading } from '../../shared/api/reading';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 
 /** The practice's own starting charts: their versions, who began from them, and how far they have moved. */
 @Component({
   selector: 'iu-kept-charts-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [KeptChartComponent, ProblemNoteComponent, RouterLink, UserMenuComponent],
+  imports: [KeptChartComponent, ReadingNoteComponent, RouterLink, UserMenuComponent],
   template: `
     <div class="page-head"><iu-user-menu /></div>
     <main class="page">
@@ -25,11 +24,10 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
         </div>
         <a class="button end" routerLink="/clients">All clients</a>
       </header>
-      @if (problem(); as found) {
-        <iu-problem-note [problem]="found" />
-      } @else if (charts(); as listed) {
+      <iu-reading-note [of]="charts" />
+      @if (charts.value(); as listed) {
         @for (chart of listed; track chart.id) {
-          <iu-kept-chart [chart]="chart" (changed)="load()" />
+          <iu-kept-chart [chart]="chart" (changed)="charts.again()" />
         } @empty {
           <p>
             None is kept yet. Open a client whose chart is as you like it, go to Exchange, and keep
@@ -42,17 +40,8 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 })
 export class KeptChartsPage {
   private readonly api = inject(ApiService);
-  protected readonly charts = signal<KeptChartsAnswer | null>(null);
-  protected readonly problem = signal<ApiProblem | null>(null);
-
-  constructor() {
-    this.load();
-  }
-
-  protected load(): void {
-    this.api.ask('keptCharts', {}).subscribe({
-      next: (charts) => this.charts.set(charts),
-      error: (error: unknown) => this.problem.set(problemOf(error)),
-    });
-  }
+  protected readonly charts = reading(
+    () => 'all',
+    () => this.api.ask('keptCharts', {}),
+  );
 }

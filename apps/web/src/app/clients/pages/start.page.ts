@@ -40,8 +40,9 @@ import {
   type StartingAnswers,
   type StartingChoice,
 } from '@iunctus/core';
-import { catchError, debounceTime, of, switchMap } from 'rxjs';
+import { debounceTime } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
+import { reading } from '../../shared/api/reading';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
@@ -52,7 +53,9 @@ import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
 import { KeptStartComponent } from '../components/kept-start.component';
 import { QuestionsFormComponent } from '../components/questions-form.component';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { ChosenPreviewComponent } from '../components/chosen-preview.component';
 import type { ChosenStart } from '../model/chosen-start';
@@ -66,7 +69,9 @@ import { StartingPreviewComponent } from '../components/starting-preview.compone
     ChosenPreviewComponent,
     NgTemplateOutlet,
     FocusFirstDirective,
+    PickComponent,
     ProblemNoteComponent,
+    ReadingNoteComponent,
     KeptStartComponent,
     QuestionsFormComponent,
     RouterLink,
@@ -91,19 +96,15 @@ export class StartPage {
   /** Plain words or digits by which the trade is looked for. */
   protected readonly query = signal('');
   protected readonly trades = computed(() => findTrades(this.query()));
-  private readonly found = toSignal(
-    toObservable(this.query).pipe(
-      debounceTime(150),
-      switchMap((words) =>
-        words.trim().length < 2
-          ? of([])
-          : this.api.ask('industries', { query: { words: words } }).pipe(catchError(() => of([]))),
-      ),
-    ),
-    { initialValue: [] },
-  );
+  private readonly settled = toSignal(toObservable(this.query).pipe(debounceTime(150)), {
+    initialValue: '',
+  });
   /** Industries of the official classification that the words find. */
-  protected readonly listed = computed(() => (this.query().trim().length < 2 ? [] : this.found()));
+  protected readonly found = reading(
+    () => (this.settled().trim().length < 2 ? undefined : this.settled()),
+    (words) => this.api.ask('industries', { query: { words } }),
+  );
+  protected readonly listed = computed(() => this.found.value() ?? []);
   /** The industry that was taken from the classification, and what its chart is made for. */
   protected readonly taken = signal<IndustriesAnswer[number] | null>(null);
   protected readonly industries = INDUSTRIES;
@@ -195,6 +196,13 @@ export class StartPage {
   protected readonly others = computed(() =>
     this.clients().filter(({ id, chart }) => id !== this.client()?.id && chart !== null),
   );
+  protected readonly copyChoices = computed(() => [
+    { value: '', words: 'Take over none of them' },
+    ...this.others().map(({ id, name, chart }) => ({
+      value: id,
+      words: `${name}, ${chart?.accounts} accounts`,
+    })),
+  ]);
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
     return refusal === null ? '' : refusalWords(refusal, this.proposed.chart());
@@ -277,8 +285,7 @@ export class StartPage {
    * Chooses the structure of another client's chart: accounts, plan and dimensions, nothing of the books, and
    * the equity of this client's own legal form.
    */
-  protected copyFrom(event: Event): void {
-    const { value } = event.target as HTMLSelectElement;
+  protected copyFrom(value: string): void {
     const other = this.others().find(({ id }) => id === value);
     if (other === undefined) return this.chosen.set(null);
     const differs = other.legalForm !== this.legalForm() || other.country !== this.country();

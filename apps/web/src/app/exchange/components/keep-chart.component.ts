@@ -1,27 +1,30 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { KeepChartAnswer } from '@iunctus/contract';
-import { catchError, EMPTY, of } from 'rxjs';
+import { catchError, EMPTY } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 
 /** Keeping a client's adopted chart as one of the practice's own: a new one, or the next version of one. */
 @Component({
   selector: 'iu-keep-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent],
+  imports: [PickComponent, ProblemNoteComponent, ReadingNoteComponent],
   template: `
+    <iu-reading-note [of]="charts" />
     <form (submit)="keep($event)">
-      <label class="field">
+      <div class="field">
         <span>As</span>
-        <select class="text" (change)="choose($event)">
-          <option value="">a new starting chart</option>
-          @for (chart of charts(); track chart.id) {
-            <option [value]="chart.id">the next version of {{ chart.name }}</option>
-          }
-        </select>
-      </label>
+        <iu-pick
+          label="As"
+          [options]="choices()"
+          [picked]="chosen()"
+          (chosen)="chosen.set($event)"
+        />
+      </div>
       @if (chosen() === '') {
         <label class="field">
           <span>Called</span>
@@ -79,12 +82,17 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 export class KeepChartComponent {
   private readonly api = inject(ApiService);
   readonly clientId = input.required<string>();
-  protected readonly charts = toSignal(
-    this.api.ask('keptCharts', {}).pipe(catchError(() => of([]))),
-    {
-      initialValue: [],
-    },
+  protected readonly charts = reading(
+    () => 'all',
+    () => this.api.ask('keptCharts', {}),
   );
+  protected readonly choices = computed(() => [
+    { value: '', words: 'a new starting chart' },
+    ...(this.charts.value() ?? []).map(({ id, name }) => ({
+      value: id,
+      words: `the next version of ${name}`,
+    })),
+  ]);
   protected readonly chosen = signal('');
   protected readonly name = signal('');
   protected readonly note = signal('');
@@ -93,10 +101,6 @@ export class KeepChartComponent {
 
   protected valueOf(event: Event): string {
     return (event.target as HTMLInputElement).value;
-  }
-
-  protected choose(event: Event): void {
-    this.chosen.set((event.target as HTMLSelectElement).value);
   }
 
   protected keep(event: Event): void {

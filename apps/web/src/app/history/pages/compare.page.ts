@@ -7,7 +7,6 @@ import {
   input,
   untracked,
 } from '@angular/core';
-import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import {
@@ -20,6 +19,7 @@ import {
   type StatementCode,
 } from '@iunctus/core';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { changeWords } from '../../shared/words/change-words';
 import { accountWords } from '../../shared/words/account-words';
@@ -33,7 +33,7 @@ import { historyFeature } from '../../workspace/state/history.feature';
 @Component({
   selector: 'iu-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, ProblemNoteComponent, RouterLink],
+  imports: [PickComponent, ProblemNoteComponent, RouterLink],
   providers: [CompareStore],
   templateUrl: './compare.page.html',
   styleUrl: './compare.page.css',
@@ -55,10 +55,10 @@ export class ComparePage {
 
   protected readonly choices = computed(() => [
     ...this.revisions().map(({ number, note }) => ({
-      number: String(number),
+      value: String(number),
       words: note === '' ? `Revision ${number}` : `Revision ${number}: ${note}`,
     })),
-    { number: '0', words: 'Before the first revision' },
+    { value: '0', words: 'Before the first revision' },
   ]);
 
   constructor() {

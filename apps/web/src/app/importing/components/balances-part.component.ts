@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   accountOf,
+  dateOrderOf,
   formatAmount,
   sidesOf,
   titleOf,
@@ -12,6 +13,7 @@ import {
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { unplacedWords } from '../../shared/words/import-words';
 import type { Caller } from '../../shared/words/opening-words';
 import { ImportOpening } from '../model/import-opening';
@@ -23,7 +25,7 @@ const addedBy = (operation: Operation): readonly (readonly [AccountId, string])[
 @Component({
   selector: 'iu-balances-part',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [OpeningNoteComponent, ProblemNoteComponent],
+  imports: [OpeningNoteComponent, ProblemNoteComponent, WhenFieldComponent],
   templateUrl: './balances-part.component.html',
   styleUrl: './balances-part.component.css',
 })
@@ -37,6 +39,7 @@ export class BalancesPartComponent {
   readonly titles = input.required<ReadonlyMap<string, string>>();
 
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
+  protected readonly order = computed(() => dateOrderOf(this.proposed.client()?.country ?? ''));
   protected readonly sides = computed(() => {
     const { debit, credit } = sidesOf(this.balances());
     const words = (amount: number): string =>
@@ -59,8 +62,8 @@ export class BalancesPartComponent {
     };
   });
 
-  protected chooseMonth(event: Event): void {
-    this.brought.chooseMonth((event.target as HTMLInputElement).value);
+  protected chooseMonth(month: string | null): void {
+    if (month !== null && month !== '') this.brought.chooseMonth(month);
   }
 
   protected setAlong(event: Event): void {

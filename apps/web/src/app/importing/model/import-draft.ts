@@ -1,4 +1,3 @@
-import { toSignal } from '@angular/core/rxjs-interop';
 import {
   computed,
   effect,
@@ -20,9 +19,10 @@ import type {
   Mended,
   TreeSource,
 } from '@iunctus/core';
-import { catchError, EMPTY, of } from 'rxjs';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
 import type { Decided } from './row-filter';
@@ -57,10 +57,13 @@ export class ImportDraft {
   }); // prettier-ignore
   readonly seen = computed(() => this.engine.file()?.sheets[this.sheet()] ?? null);
 
+  /** Why what columns and types mean could not be kept for the next time. */
+  readonly unkept = signal<ApiProblem | null>(null);
   /** Lists that the practice brought in before; they are there before a file is. */
-  private readonly known = toSignal(this.api.ask('knownLists', {}).pipe(catchError(() => of([]))), {
-    initialValue: [],
-  });
+  readonly knownLists = reading(
+    () => 'all',
+    () => this.api.ask('knownLists', {}),
+  );
 
   private readonly anew = <T>(value: () => T) =>
     linkedSignal<unknown, T>({ source: () => this.seen(), computation: value });
@@ -74,7 +77,7 @@ export class ImportDraft {
   readonly columns = this.anew<ColumnReading>(() => {
     const seen = this.seen();
     if (seen === null) return NO_COLUMNS;
-    return this.again()?.columns ?? usesAsKnown(seen.columns, this.known());
+    return this.again()?.columns ?? usesAsKnown(seen.columns, this.knownLists.value() ?? []);
   });
   readonly treeSource = this.anew<TreeSource | null>(() => this.again()?.treeSource ?? null);
   private readonly mended = this.anew<ReadonlyMap<number, Mended>>(
@@ -83,7 +86,11 @@ export class ImportDraft {
   private readonly types = this.anew<ReadonlyMap<string, KindCode>>(() => {
     const again = this.again();
     return again === null
-      ? typesAsKnown(this.seen()?.columns ?? NO_COLUMNS, this.known(), this.client()?.id)
+      ? typesAsKnown(
+          this.seen()?.columns ?? NO_COLUMNS,
+          this.knownLists.value() ?? [],
+          this.client()?.id,
+        )
       : new Map(again.types);
   });
   private readonly answers = this.anew<ReadonlyMap<number, ImportAnswer>>(
@@ -179,8 +186,7 @@ export class ImportDraft {
     // A list that cannot be kept, its headings being too long, say, is only asked about again.
     this.api
       .ask('keepKnownList', { body: list })
-      .pipe(catchError(() => EMPTY))
-      .subscribe();
+      .subscribe({ error: (error: unknown) => this.unkept.set(problemOf(error)) });
   }
 
   /** Puts one cell of a line right. */

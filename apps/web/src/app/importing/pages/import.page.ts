@@ -27,6 +27,8 @@ import { ProposedChart, stepOf } from '../../workspace/model/proposed-chart';
 import { today } from '../../shared/dates/today';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import {
   fileProblemWords,
@@ -81,7 +83,9 @@ type Part = 'columns' | 'types' | 'lines' | 'balances';
     ColumnsTableComponent,
     FocusFirstDirective,
     LinedListComponent,
+    ProblemNoteComponent,
     ProgressBar,
+    ReadingNoteComponent,
     RouterLink,
     RowPanelComponent,
     SourceChoiceComponent,

@@ -1,20 +1,11 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { formatAmount, namedPeriod, type Period, type PeriodName } from '@iunctus/core';
-import type { BalancesAnswer, OverviewAnswer } from '@iunctus/contract';
 import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { reading } from '../../shared/api/reading';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { PLAIN_STATEMENT_WORDS } from '../../shared/words/look-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { PlainStatementComponent } from '../components/plain-statement.component';
@@ -31,7 +22,7 @@ const PERIODS: readonly { readonly name: PeriodName; readonly words: string }[] 
 @Component({
   selector: 'iu-look-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PlainStatementComponent, ProblemNoteComponent, RouterLink, UserMenuComponent],
+  imports: [PlainStatementComponent, ReadingNoteComponent, RouterLink, UserMenuComponent],
   templateUrl: './look.page.html',
   styleUrl: './look.page.css',
 })
@@ -41,9 +32,11 @@ export class LookPage {
   readonly clientId = input.required<string>();
   protected readonly periods = PERIODS;
   protected readonly named = signal<PeriodName>('yearToDate');
-  protected readonly overview = signal<OverviewAnswer | null>(null);
-  private readonly balances = signal<BalancesAnswer | null>(null);
-  protected readonly problem = signal<ApiProblem | null>(null);
+  protected readonly overviewed = reading(
+    () => this.clientId(),
+    (clientId) => this.api.ask('overview', { clientId }),
+  );
+  protected readonly overview = this.overviewed.value;
   protected readonly statementWords = PLAIN_STATEMENT_WORDS;
 
   protected readonly period = computed<Period | null>(() => {
@@ -51,8 +44,15 @@ export class LookPage {
     if (client?.latestMonth === undefined || client.latestMonth === null) return null;
     return namedPeriod(this.named(), client.latestMonth, client.fiscalYearStart);
   });
+  protected readonly balances = reading(
+    () => {
+      const [period, overview] = [this.period(), this.overview()];
+      return period === null || overview?.chart === null ? undefined : period;
+    },
+    (query) => this.api.ask('balances', { clientId: this.clientId(), query }),
+  );
   private readonly looked = computed(() => {
-    const [overview, balances] = [this.overview(), this.balances()];
+    const [overview, balances] = [this.overview(), this.balances.value()];
     return overview === null || balances === null ? null : lookedAt(overview, balances);
   });
   protected readonly cameIn = computed(() => {
@@ -75,27 +75,6 @@ export class LookPage {
     const period = this.period();
     return period === null ? '' : `On ${endOfPeriod(period)}`;
   });
-
-  constructor() {
-    effect(() => {
-      this.api.ask('overview', { clientId: this.clientId() }).subscribe({
-        next: (overview) => this.overview.set(overview),
-        error: (error: unknown) => this.problem.set(problemOf(error)),
-      });
-    });
-    effect((onCleanup) => {
-      const [period, overview] = [this.period(), this.overview()];
-      if (period === null || overview?.chart === null) return;
-      // What was asked for before is not waited for any more.
-      const asked = this.api
-        .ask('balances', { clientId: this.clientId(), query: period })
-        .subscribe({
-          next: (balances) => this.balances.set(balances),
-          error: (error: unknown) => this.problem.set(problemOf(error)),
-        });
-      onCleanup(() => asked.unsubscribe());
-    });
-  }
 
   protected choose(name: string): void {
     const period = PERIODS.find((one) => one.name === name);

@@ -1,16 +1,17 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { ClientsAnswer, NewPersonRequest } from '@iunctus/contract';
 import type { PersonRole } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ROLE_CHOICES } from '../../shared/words/people-words';
 
 /** Who is to come into the practice, and as what. */
 @Component({
   selector: 'iu-new-person-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FocusFirstDirective, InputText, ReactiveFormsModule],
+  imports: [FocusFirstDirective, InputText, PickComponent, ReactiveFormsModule],
   template: `
     <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
       <h2>Invite somebody</h2>
@@ -38,15 +39,16 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
           </select>
         </label>
         @if (form.controls.role.value === 'onlooker') {
-          <label class="field">
+          <div class="field">
             <span>The one client that they see</span>
-            <select class="text" formControlName="clientId">
-              <option value="">Which client …</option>
-              @for (client of clients(); track client.id) {
-                <option [value]="client.id">{{ client.name }}</option>
-              }
-            </select>
-          </label>
+            <iu-pick
+              label="The one client that they see"
+              placeholder="Which client …"
+              [options]="clientChoices()"
+              [picked]="form.controls.clientId.value"
+              (chosen)="form.patchValue({ clientId: $event })"
+            />
+          </div>
         }
       </div>
       @if (wrong(); as words) {
@@ -93,6 +95,9 @@ export class NewPersonFormComponent {
   readonly clients = input.required<ClientsAnswer>();
   readonly added = output<NewPersonRequest>();
   readonly closed = output();
+  protected readonly clientChoices = computed(() =>
+    this.clients().map(({ id, name }) => ({ value: id, words: name })),
+  );
   protected readonly choices = ROLE_CHOICES;
   protected readonly wrong = signal('');
   protected readonly form = new FormGroup({

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import type { ClientsAnswer, StaffAnswer, StandingRequest } from '@iunctus/contract';
 import { ROLES, type PersonRole } from '@iunctus/core';
+import { PickComponent } from '../../shared/components/pick.component';
 import { momentWords } from '../../shared/words/period-words';
 import { ROLE_SENTENCES, ROLE_WORDS } from '../../shared/words/people-words';
 
@@ -21,6 +22,7 @@ export type StaffMember = StaffAnswer[number];
   // eslint-disable-next-line @angular-eslint/component-selector
   selector: 'tr[iu-person-row]',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PickComponent],
   templateUrl: './person-row.component.html',
   styleUrl: './person-row.component.css',
 })
@@ -33,6 +35,9 @@ export class PersonRowComponent {
   readonly sessionsEnded = output();
   readonly removed = output();
 
+  protected readonly clientChoices = computed(() =>
+    this.clients().map(({ id, name }) => ({ value: id, words: name })),
+  );
   protected readonly roles = ROLES;
   protected readonly roleWords = ROLE_WORDS;
   protected readonly asking = signal(false);

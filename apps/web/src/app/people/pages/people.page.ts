@@ -1,19 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type {
-  ClientsAnswer,
-  InvitedAnswer,
-  NewPersonRequest,
-  StaffAnswer,
-  StandingRequest,
-} from '@iunctus/contract';
+import type { InvitedAnswer, NewPersonRequest, StandingRequest } from '@iunctus/contract';
 import type { Observable } from 'rxjs';
 import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { momentWords } from '../../shared/words/period-words';
 import { InvitationLinkComponent } from '../components/invitation-link.component';
 import { PersonRowComponent, type StaffMember } from '../components/person-row.component';
@@ -35,6 +31,7 @@ interface Link {
     NewPersonFormComponent,
     PersonRowComponent,
     ProblemNoteComponent,
+    ReadingNoteComponent,
     RouterLink,
     UserMenuComponent,
   ],
@@ -44,26 +41,21 @@ interface Link {
 export class PeoplePage {
   private readonly api = inject(ApiService);
   protected readonly session = inject(Store).selectSignal(sessionFeature.selectSession);
-  protected readonly staff = signal<StaffAnswer | null>(null);
-  protected readonly clients = signal<ClientsAnswer>([]);
+  protected readonly staff = reading(
+    () => 'all',
+    () => this.api.ask('staff', {}),
+  );
+  protected readonly everyClient = reading(
+    () => 'all',
+    () => this.api.ask('clients', {}),
+  );
+  protected readonly clients = computed(() => this.everyClient.value() ?? []);
   protected readonly problem = signal<ApiProblem | null>(null);
   protected readonly adding = signal(false);
   protected readonly link = signal<Link | null>(null);
   protected readonly said = signal('');
   protected readonly ownId = computed(() => this.session()?.user.id ?? '');
   protected readonly momentWords = momentWords;
-
-  constructor() {
-    this.api.ask('clients', {}).subscribe({ next: (clients) => this.clients.set(clients) });
-    this.load();
-  }
-
-  private load(): void {
-    this.api.ask('staff', {}).subscribe({
-      next: (staff) => this.staff.set(staff),
-      error: (error: unknown) => this.problem.set(problemOf(error)),
-    });
-  }
 
   /** Does something with the server, says what came of it, and shows everybody anew. */
   private do<T>(request$: Observable<T>, done: (answer: T) => void): void {
@@ -73,7 +65,7 @@ export class PeoplePage {
     request$.subscribe({
       next: (answer) => {
         done(answer);
-        this.load();
+        this.staff.again();
       },
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });

@@ -37,6 +37,7 @@ export class ReviewStore {
   private readonly ownRemarks = signal<readonly Remark[]>([]);
   private readonly authorId = signal<string | undefined>(undefined);
   readonly problem = signal<ApiProblem | null>(null);
+  private asking: Subscription | null = null;
 
   readonly proposal = computed<Shown | null>(() => {
     if (this.adopted() === null) return null;
@@ -74,7 +75,10 @@ export class ReviewStore {
   });
 
   constructor() {
-    effect(() => this.loadSplits());
+    effect((onCleanup) => {
+      const asking = this.loadSplits();
+      onCleanup(() => asking?.unsubscribe());
+    });
     effect((onCleanup) => {
       const asking = this.loadOpenings();
       onCleanup(() => asking?.unsubscribe());
@@ -121,8 +125,9 @@ export class ReviewStore {
 
   private load(): void {
     const [clientId, authorId] = [this.clientId(), this.authorId()];
+    this.asking?.unsubscribe();
     if (clientId === undefined || authorId === undefined) return;
-    this.api.ask('review', { clientId, authorId }).subscribe({
+    this.asking = this.api.ask('review', { clientId, authorId }).subscribe({
       next: (answer) => this.theirs.set(answer),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
@@ -147,13 +152,13 @@ export class ReviewStore {
     });
   }
 
-  private loadSplits(): void {
+  private loadSplits(): Subscription | undefined {
     const [theirs, period, clientId] = [this.theirs(), this.balances(), this.clientId()];
     const { splits, without } = pendingSplits(theirs?.proposal.steps ?? []);
-    if (period === null || clientId === undefined || splits.length === 0) return;
+    if (period === null || clientId === undefined || splits.length === 0) return undefined;
     const { first, last } = period;
     const request = { first, last, splits: [...splits], without: [...without] };
-    this.api.ask('splits', { clientId, body: request }).subscribe({
+    return this.api.ask('splits', { clientId, body: request }).subscribe({
       next: (seen) => this.theirSplits.set(seen.map(({ amounts }) => amounts)),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });

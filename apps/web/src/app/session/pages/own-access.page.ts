@@ -3,11 +3,13 @@ import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angula
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { PASSWORD_LENGTH, type SessionsAnswer } from '@iunctus/contract';
+import { PASSWORD_LENGTH } from '@iunctus/contract';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { momentWords } from '../../shared/words/period-words';
 import { ROLE_WORDS } from '../../shared/words/people-words';
 import { sessionFeature } from '../state/session.feature';
@@ -21,6 +23,7 @@ import { UserMenuComponent } from './user-menu.component';
     FocusFirstDirective,
     InputText,
     ProblemNoteComponent,
+    ReadingNoteComponent,
     ReactiveFormsModule,
     RouterLink,
     UserMenuComponent,
@@ -34,7 +37,10 @@ export class OwnAccessPage {
   protected readonly roleWords = ROLE_WORDS;
   protected readonly momentWords = momentWords;
   protected readonly least = PASSWORD_LENGTH.least;
-  protected readonly sessions = signal<SessionsAnswer>([]);
+  protected readonly sessions = reading(
+    () => 'all',
+    () => this.api.ask('sessions', {}),
+  );
   protected readonly problem = signal<ApiProblem | null>(null);
   protected readonly said = signal('');
   protected readonly form = new FormGroup({
@@ -43,20 +49,9 @@ export class OwnAccessPage {
     again: new FormControl('', { nonNullable: true, validators: Validators.required }),
   });
 
-  constructor() {
-    this.load();
-  }
-
-  private load(): void {
-    this.api.ask('sessions', {}).subscribe({
-      next: (sessions) => this.sessions.set(sessions),
-      error: (error: unknown) => this.problem.set(problemOf(error)),
-    });
-  }
-
   protected end(id: string): void {
     this.api.ask('endSession', { sessionId: id }).subscribe({
-      next: () => this.load(),
+      next: () => this.sessions.again(),
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
   }
@@ -77,7 +72,7 @@ export class OwnAccessPage {
       next: () => {
         this.form.reset();
         this.said.set('Your password is another one now. Every other sign-in has ended.');
-        this.load();
+        this.sessions.again();
       },
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });

@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { catchError, of } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
+import { reading } from '../../shared/api/reading';
 import { ROLE_WORDS } from '../../shared/words/people-words';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -74,13 +73,12 @@ export class SignInPage {
 
   protected readonly roleWords = ROLE_WORDS;
   /** Who may sign in where this is only the demo. Nothing is lost where that cannot be had. */
-  private readonly entrance = toSignal(
-    inject(ApiService)
-      .ask('entrance', {})
-      .pipe(catchError(() => of({ demo: null }))),
-    { initialValue: { demo: null } },
+  private readonly api = inject(ApiService);
+  private readonly entrance = reading(
+    () => 'all',
+    () => this.api.ask('entrance', {}),
   );
-  protected readonly demo = computed(() => this.entrance().demo);
+  protected readonly demo = computed(() => this.entrance.value()?.demo ?? null);
 
   protected signInAs(email: string, password: string): void {
     this.store.dispatch(SessionPageActions.signInSubmitted({ request: { email, password } }));

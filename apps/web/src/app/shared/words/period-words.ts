@@ -1,4 +1,4 @@
-import { lastDayOf, type Month, type Period, type PeriodName } from '@iunctus/core';
+import { lastDayOf, type DateOrder, type Month, type Period, type PeriodName } from '@iunctus/core';
 
 const MONTHS = [
   'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September',
@@ -33,6 +33,24 @@ export const endOfPeriod = ({ last }: Period): string =>
 /** "31 Jan 2026" from a calendar date. */
 export const dateWords = (date: string): string =>
   `${Number(date.slice(8))} ${nameOf(date.slice(0, 7)).slice(0, 3)} ${date.slice(0, 4)}`;
+
+/** A date or month in a field, in the order of the country: "Oct 31, 2026", "31 Oct 2026", "Oct 2026". */
+export const writtenWhen = (when: string, order: DateOrder): string => {
+  const month = nameOf(when.slice(0, 7)).slice(0, 3);
+  const [year, day] = [when.slice(0, 4), when.slice(8)];
+  if (day === '') return `${month} ${year}`;
+  return order === 'monthFirst'
+    ? `${month} ${Number(day)}, ${year}`
+    : `${Number(day)} ${month} ${year}`;
+};
+
+/** What can be typed into such a field, said where something else was. */
+export const unreadWhen = (unit: 'day' | 'month', order: DateOrder): string => {
+  if (unit === 'month') return 'Type a month, such as oct, 10/2026 or -1.';
+  return order === 'monthFirst'
+    ? 'Type a date, such as oct 31, 10/31 or -7.'
+    : 'Type a date, such as 31 oct, 31/10 or -7.';
+};
 
 export const PERIOD_WORDS: Readonly<Record<PeriodName, string>> = {
   yearToDate: 'Fiscal year to date',

@@ -10,7 +10,7 @@ import {
 import { FormsModule } from '@angular/forms';
 import { eachNode, findKey, titleOf, type AccountId, type Chart } from '@iunctus/core';
 import { AutoComplete } from 'primeng/autocomplete';
-import { ChoiceBase } from './choice-base';
+import { ChoiceBase } from '../../shared/components/choice-base';
 
 interface Choice {
   readonly id: AccountId | null;
@@ -44,7 +44,7 @@ interface Choice {
       emptyMessage="No account has this in its number or name."
     />
   `,
-  styleUrl: './choice.css',
+  styleUrl: '../../shared/components/choice.css',
 })
 export class AccountChoiceComponent extends ChoiceBase<Choice> {
   readonly chart = input.required<Chart>();

@@ -19,7 +19,7 @@ import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomple
 import { ProposedChart } from '../model/proposed-chart';
 import { ChartView } from '../model/chart-view';
 import { Commands, commandsFor, type Command } from '../model/commands';
-import { watchListKeys } from './list-keys';
+import { watchListKeys } from '../../shared/components/list-keys';
 
 interface Choice {
   readonly title: string;

@@ -12,7 +12,7 @@ import { KIND_CODES, KINDS, findKey, type Element, type KindCode } from '@iunctu
 import { AutoComplete } from 'primeng/autocomplete';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
-import { ChoiceBase } from './choice-base';
+import { ChoiceBase } from '../../shared/components/choice-base';
 
 interface Choice {
   readonly code: KindCode;
@@ -66,7 +66,7 @@ const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
       </ng-template>
     </p-autocomplete>
   `,
-  styleUrl: './choice.css',
+  styleUrl: '../../shared/components/choice.css',
 })
 export class KindChoiceComponent extends ChoiceBase<Choice> {
   readonly kind = input.required<KindCode>();

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
+import { dateOrderOf, isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
 import { PopoverDirective } from '../../shared/components/popover.directive';
+import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { PERIOD_WORDS, shortPeriod } from '../../shared/words/period-words';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { workspaceFeature } from '../state/workspace.feature';
@@ -11,7 +12,7 @@ import { workspaceFeature } from '../state/workspace.feature';
 @Component({
   selector: 'iu-period-choice',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, PopoverDirective],
+  imports: [FormsModule, PopoverDirective, WhenFieldComponent],
   template: `
     @if (period(); as chosen) {
       <button #anchor class="button" type="button" popovertarget="period-panel">
@@ -41,24 +42,26 @@ import { workspaceFeature } from '../state/workspace.feature';
             </button>
           }
           <form (ngSubmit)="chooseMonths() && panel.hide()">
-            <label
-              >From
-              <input
-                class="text"
-                type="month"
-                name="first"
-                [ngModel]="chosen.first"
-                (ngModelChange)="first.set($event)"
-            /></label>
-            <label
-              >to
-              <input
-                class="text"
-                type="month"
-                name="last"
-                [ngModel]="chosen.last"
-                (ngModelChange)="last.set($event)"
-            /></label>
+            <div class="field">
+              <span>From</span>
+              <iu-when-field
+                unit="month"
+                label="From"
+                [order]="order()"
+                [value]="chosen.first"
+                (changed)="first.set($event ?? unread)"
+              />
+            </div>
+            <div class="field">
+              <span>to</span>
+              <iu-when-field
+                unit="month"
+                label="to"
+                [order]="order()"
+                [value]="chosen.last"
+                (changed)="last.set($event ?? unread)"
+              />
+            </div>
             <button class="button small">Show</button>
           </form>
           @if (wrong()) {
@@ -100,19 +103,17 @@ import { workspaceFeature } from '../state/workspace.feature';
     form {
       display: grid;
       grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
-      align-items: end;
+      align-items: start;
       gap: 8px;
       margin-top: 8px;
       padding-top: 10px;
       border-top: 1px solid var(--rule);
     }
-    label {
-      color: var(--ink-2);
+    .field {
       font-size: 12px;
     }
-    .text {
-      padding: 4px 6px;
-      font-size: 12px;
+    form .small {
+      margin-top: 21px;
     }
     .wrong {
       color: var(--bad);
@@ -126,7 +127,11 @@ export class PeriodChoiceComponent {
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   protected readonly first = signal<string | null>(null);
   protected readonly last = signal<string | null>(null);
+  /** What stands for a month that cannot be read. */
+  protected readonly unread = '';
   protected readonly wrong = signal(false);
+
+  protected readonly order = computed(() => dateOrderOf(this.client()?.country ?? ''));
 
   protected readonly words = computed(() => {
     const period = this.period();

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import {
@@ -19,9 +18,11 @@ import {
   type SettingName,
 } from '@iunctus/core';
 import { ToggleSwitch } from 'primeng/toggleswitch';
-import { catchError, of } from 'rxjs';
 import { sessionFeature } from '../../../session/state/session.feature';
 import { ApiService } from '../../../shared/api/api.service';
+import { reading } from '../../../shared/api/reading';
+import { PickComponent } from '../../../shared/components/pick.component';
+import { ReadingNoteComponent } from '../../../shared/components/reading-note.component';
 import {
   CASH_FLOW_WORDS,
   CONTROL_WORDS,
@@ -75,6 +76,8 @@ const SECURITY_FIELDS = [
     BudgetSettingComponent,
     DimensionSettingComponent,
     FormsModule,
+    PickComponent,
+    ReadingNoteComponent,
     SettingRowComponent,
     TextsSettingComponent,
     ToggleSwitch,
@@ -97,7 +100,7 @@ export class AccountSettingsComponent {
   }));
   protected readonly salesTaxes = SALES_TAX_CHOICES;
   protected readonly payeeBoxes = choices(PAYEE_BOXES);
-  protected readonly currencies = CURRENCIES;
+  protected readonly currencies = [{ value: '', words: 'Any' }, ...CURRENCIES];
 
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly groups = computed(() =>
@@ -124,14 +127,22 @@ export class AccountSettingsComponent {
     () => this.account().settings.returnLine ?? usualReturnLine(this.account().kind, this.filer()),
   );
 
+  protected readonly returnLines = computed(() => {
+    const { name, lines } = this.returnForm() ?? { name: '', lines: [] };
+    return [
+      { value: '', words: this.returnLine() === null ? 'None' : 'The usual of its kind' },
+      ...lines.map(({ line, words }) => ({ value: line, words: `${name} ${line}, ${words}` })),
+    ];
+  });
+
   private readonly session = inject(Store).selectSignal(sessionFeature.selectSession);
   protected readonly me = computed(() => this.session()?.user.id ?? '');
-  protected readonly people = toSignal(
-    inject(ApiService)
-      .ask('people', {})
-      .pipe(catchError(() => of([]))),
-    { initialValue: [] },
+  private readonly api = inject(ApiService);
+  protected readonly everybody = reading(
+    () => 'all',
+    () => this.api.ask('people', {}),
   );
+  protected readonly people = computed(() => this.everybody.value() ?? []);
 
   protected sees(id: string): boolean {
     return this.account().settings.restrictedTo?.includes(id) ?? true;
@@ -185,7 +196,10 @@ export class AccountSettingsComponent {
   }
 
   protected choose<K extends SettingName>(setting: K, event: Event): void {
-    const value = this.valueOf(event);
+    this.pick(setting, this.valueOf(event));
+  }
+
+  protected pick<K extends SettingName>(setting: K, value: string): void {
     // The options are the setting's own values; an empty one leaves it to the kind.
     this.set(setting, value === '' ? null : (value as NonNullable<AccountSettings[K]>));
   }
@@ -198,8 +212,8 @@ export class AccountSettingsComponent {
     this.set('offeredIn', next);
   }
 
-  protected chooseLine(event: Event): void {
-    const [line, form] = [this.valueOf(event), this.returnForm()?.code];
+  protected chooseLine(line: string): void {
+    const form = this.returnForm()?.code;
     if (line === '' || form === undefined) return this.set('returnLine', null);
     this.set('returnLine', { form, line, copy: this.returnLine()?.copy ?? 1 });
   }

@@ -14,11 +14,18 @@ export abstract class ChoiceBase<T extends object> {
   private readonly injector = inject(Injector);
 
   constructor() {
+    const closes = this.escapeCloses();
     watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
       list: () => this.autoComplete(),
       takeBest: (typed) => this.takeBest(typed),
       tabTakes: true,
+      escapeCloses: closes,
     });
+  }
+
+  /** Whether Escape only closes the list where it is open. */
+  protected escapeCloses(): boolean {
+    return false;
   }
 
   protected abstract autoComplete(): AutoComplete;

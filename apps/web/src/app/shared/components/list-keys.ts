@@ -7,6 +7,8 @@ export interface ListField {
   takeBest(typed: string): boolean;
   /** Whether Tab takes it too; Enter always does. */
   readonly tabTakes: boolean;
+  /** Whether Escape only closes the open list, and leaves what is around it for the next time. */
+  readonly escapeCloses?: boolean;
 }
 
 const takeMarked = (list: AutoComplete, event: KeyboardEvent): boolean => {
@@ -39,6 +41,11 @@ export const watchListKeys = (host: HTMLElement, field: ListField): void => {
     if (event.key === 'Enter') event.preventDefault();
   };
 
+  const close = (event: KeyboardEvent): void => {
+    putAway(field.list());
+    event.stopPropagation();
+  };
+
   const open = (event: KeyboardEvent): void => {
     const { value } = event.target as HTMLInputElement;
     field.list().search(event, value, 'dropdown');
@@ -50,6 +57,8 @@ export const watchListKeys = (host: HTMLElement, field: ListField): void => {
     'keydown',
     (event) => {
       if (event.key === 'Enter' || (event.key === 'Tab' && field.tabTakes)) take(event);
+      else if (event.key === 'Escape' && field.escapeCloses === true && field.list().overlayVisible)
+        close(event);
       else if (event.key === 'ArrowDown' && !field.list().overlayVisible) open(event);
       else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') marked = true;
     },
