@@ -1,15 +1,15 @@
 import { formatAmount, type Minor } from '@iunctus/core';
 import pdfmake from 'pdfmake';
-import roboto from 'pdfmake/fonts/Roboto.js';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { ChartRow } from './chart-table';
 import { rowsByLine } from './line-sums';
 import type { Paper } from './paper';
+import { inType, isPrintedFont, PRINTED_FONTS } from './printed-type';
 
-pdfmake.setFonts(roboto);
+pdfmake.setFonts(PRINTED_FONTS);
 // Nothing is fetched, and no file but the fonts is read, whatever a text holds.
 pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path) => path.endsWith('.ttf'));
+pdfmake.setLocalAccessPolicy(isPrintedFont);
 
 /** A chart to be printed. */
 export interface PrintedChart {
@@ -35,8 +35,8 @@ const ALONE = 5;
 
 const nameCell = (row: ChartRow, { by, guidance }: PrintedChart): TableCell => ({
   stack: [
-    { text: row.name, bold: row.role === 'heading', decoration: row.retiredOn === '' ? undefined : 'lineThrough' },
-    ...(guidance && row.guidance !== '' ? [{ text: row.guidance, fontSize: 8, color: '#5f566a' }] : []),
+    { text: inType(row.name), bold: row.role === 'heading', decoration: row.retiredOn === '' ? undefined : 'lineThrough' },
+    ...(guidance && row.guidance !== '' ? [{ text: inType(row.guidance), fontSize: 8, color: '#5f566a' }] : []),
   ],
   margin: [by === 'number' ? (row.level - 1) * INDENT : 0, 0, 0, 0],
 }) as TableCell; // prettier-ignore
@@ -57,7 +57,7 @@ interface Total {
 
 const totalCells = ({ words, sum }: Total, { currency }: PrintedChart): TableCell[] => [
   '',
-  { text: words, bold: true },
+  { text: inType(words), bold: true },
   '',
   { text: formatAmount(sum, { currency, zero: '–' }), bold: true, alignment: 'right' },
 ];
@@ -74,7 +74,7 @@ const tableOf = (
       dontBreakRows: true,
       widths: [54, '*', 120, ...(chart.amounts === null ? [] : [84])],
       body: [
-        head.map((text, column) => ({ text, bold: true, fontSize: 8, alignment: column === 3 ? 'right' : 'left' })),
+        head.map((text, column) => ({ text: inType(text), bold: true, fontSize: 8, alignment: column === 3 ? 'right' : 'left' })),
         ...rows.map((row) => cellsOf(row, chart)),
         ...(total === null ? [] : [totalCells(total, chart)]),
       ] as TableCell[][],
@@ -86,7 +86,7 @@ const tableOf = (
 /** Accounts under the statement lines to which they lead, each line with what it comes to. */
 const byStatement = (chart: PrintedChart): Content[] =>
   rowsByLine(chart.rows).flatMap(({ landing, rows, sum }) => [
-    { text: landing, bold: true, headlineLevel: 1, margin: [0, 12, 0, 4] } as Content,
+    { text: inType(landing), bold: true, headlineLevel: 1, margin: [0, 12, 0, 4] } as Content,
     tableOf(
       rows,
       chart,
@@ -99,22 +99,24 @@ export const writePrintedChart = async (chart: PrintedChart): Promise<Uint8Array
   const document = pdfmake.createPdf({
     pageSize: chart.paper === 'letter' ? 'LETTER' : 'A4',
     pageMargins: [42, 48, 42, 48],
-    defaultStyle: { font: 'Roboto', fontSize: 9.5, lineHeight: 1.15 },
+    defaultStyle: { font: 'Text', fontSize: 9.5, lineHeight: 1.15 },
     info: { title: `${chart.client}: chart of accounts`, author: chart.author },
     // No heading stands alone at the end of a page.
     pageBreakBefore: (node, following) =>
       node.headlineLevel === 1 && following.getFollowingNodesOnPage().length <= ALONE,
     footer: (page, pages) => ({
-      text: [chart.author, chart.client, `${page} of ${pages}`]
-        .filter((part) => part !== '')
-        .join(' · '),
+      text: inType(
+        [chart.author, chart.client, `${page} of ${pages}`]
+          .filter((part) => part !== '')
+          .join(' · '),
+      ),
       fontSize: 8,
       alignment: 'center',
       margin: [0, 16, 0, 0],
     }),
     content: [
-      { text: chart.client, fontSize: 17, bold: true },
-      { text: `Chart of accounts. ${chart.subtitle}`, margin: [0, 2, 0, 12], color: '#5f566a' },
+      { text: inType(chart.client, 'Title'), fontSize: 18, bold: true },
+      { text: inType(`Chart of accounts. ${chart.subtitle}`), margin: [0, 2, 0, 12], color: '#5f566a' },
       ...(chart.by === 'number' ? [tableOf(chart.rows, chart)] : byStatement(chart)),
     ],
   });

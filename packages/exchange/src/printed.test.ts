@@ -6,7 +6,7 @@ import { rowsByLine } from './line-sums';
 import { writePrintedChart, type PrintedChart } from './printed-chart';
 import { writeReturnWorkbook } from './return-workbook';
 
-const CHART = aChart('1000 Cash:\n  1010 Kasse Öl Ω\n5000 Cost of sales:\n  5010 Fruit');
+const CHART = aChart('1000 Cash:\n  1010 Kasse Öl Ω Łąka Вода\n5000 Cost of sales:\n  5010 Fruit');
 
 const printed = async (more: Partial<PrintedChart> = {}, chart = CHART) => {
   const rows = chartTable(chart, () => 123_450).map((row) => ({
@@ -29,11 +29,11 @@ const printed = async (more: Partial<PrintedChart> = {}, chart = CHART) => {
 };
 
 describe('a printed chart', () => {
-  it('names client and revision, and every account in order, in any script of its font', async () => {
+  it('names client and revision, and every account in order, in Latin, Greek and Cyrillic', async () => {
     const { text } = await printed();
     expect(text).toContain('Cider works');
     expect(text).toContain('Revision 3');
-    const places = ['1000', '1010', 'Kasse Öl Ω', '5000', '5010', 'Fruit'].map((word) =>
+    const places = ['1000', '1010', 'Kasse Öl Ω Łąka Вода', '5000', '5010', 'Fruit'].map((word) =>
       text.indexOf(word),
     );
     expect(places).toEqual([...places].sort((a, b) => a - b));
