@@ -14,6 +14,10 @@ const shareOf = (sources: typeof PUBLISHED_NAMES, within: number, underParent = 
 };
 
 const held = PUBLISHED_NAMES.filter(({ source }) => source === HELD_OUT);
-say(`kinds of published names, by name and element above: at once ${shareOf(PUBLISHED_NAMES, 1, true)} (aim 95 %), within three ${shareOf(PUBLISHED_NAMES, 3, true)} (aim 99 %)`); // prettier-ignore
-say(`          by name alone: at once ${shareOf(PUBLISHED_NAMES, 1)}, within three ${shareOf(PUBLISHED_NAMES, 3)}`); // prettier-ignore
+say(
+  `kinds of published names, by name and element above: at once ${shareOf(PUBLISHED_NAMES, 1, true)} (aim 95 %), within three ${shareOf(PUBLISHED_NAMES, 3, true)} (aim 99 %)`,
+);
+say(
+  `          by name alone: at once ${shareOf(PUBLISHED_NAMES, 1)}, within three ${shareOf(PUBLISHED_NAMES, 3)}`,
+);
 say(`         of a source held out: at once ${shareOf(held, 1)}, within three ${shareOf(held, 3)}`);

@@ -17,10 +17,15 @@ const [FEW, MANY] = [4_250, 17_000];
 const additions = (count: number): Operation[] =>
   Array.from({ length: count }, (_, at) => ({
     type: 'addAccount',
-    account: plainAccount({ id: `a${at}`, number: String(100_000 + at), name: `Account ${at}`, kind: 'bank' }),
+    account: plainAccount({
+      id: `a${at}`,
+      number: String(100_000 + at),
+      name: `Account ${at}`,
+      kind: 'bank',
+    }),
     parentId: at < 100 ? null : `a${at % 100}`,
     afterId: at === 0 || (at >= 100 && at < 200) ? null : at < 100 ? `a${at - 1}` : `a${at - 100}`,
-  })); // prettier-ignore
+  }));
 
 const applied = (chart: Chart, operations: readonly Operation[]) => {
   const outcome = applyAll(chart, operations);
@@ -46,9 +51,21 @@ const measure = (count: number): Readonly<Record<string, number>> => {
     operation: { type: 'editField', id: `a${at}`, field: 'notes', value: 'x' },
     inverse: { type: 'editField', id: `a${at}`, field: 'notes', value: '' },
   }));
-  const renames = asSteps(added.landed.map((_, at) => ({ type: 'editField', id: `a${at}`, field: 'guidance', value: 'y' }))); // prettier-ignore
+  const renames = asSteps(
+    added.landed.map((_, at) => ({
+      type: 'editField',
+      id: `a${at}`,
+      field: 'guidance',
+      value: 'y',
+    })),
+  );
   const [, replaying] = timed(() => replay(added.chart, renames, landed));
-  const merges = Array.from({ length: Math.floor(count / 4) }, (_, at): Operation => ({ type: 'merge', id: `a${count - 1 - at}`, into: 'a0', acrossKinds: false })); // prettier-ignore
+  const merges = Array.from({ length: Math.floor(count / 4) }, (_, at): Operation => ({
+    type: 'merge',
+    id: `a${count - 1 - at}`,
+    into: 'a0',
+    acrossKinds: false,
+  }));
   const [merged, merging] = timed(() => applied(added.chart, merges));
   const [, unmerging] = timed(() => applied(merged.chart, inverseOf(merged.landed)));
   return { adding, undoing, replaying, merging, unmerging };

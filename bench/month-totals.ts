@@ -8,6 +8,13 @@ import { compare, median, say } from './support/report';
 const ENTRIES = 500_000;
 const ASKED = { first: '2026-01', last: '2026-10', fiscalYearStart: 1 };
 
+interface LineRow {
+  readonly account_id: string;
+  readonly balance: string;
+  readonly change: string;
+  readonly year_change: string;
+}
+
 const SUM_OF_LINES = `
   SELECT line.account_id, sum(line.amount)::int8 AS balance,
          coalesce(sum(line.amount) FILTER (WHERE entry.entry_date >= $3), 0)::int8 AS change,
@@ -52,7 +59,7 @@ await pool.query(
 await pool.query('VACUUM ANALYZE');
 
 const fromLines = () =>
-  pool.query(SUM_OF_LINES, [viewer.practiceId, head.id, '2026-01-01', '2026-11-01']);
+  pool.query<LineRow>(SUM_OF_LINES, [viewer.practiceId, head.id, '2026-01-01', '2026-11-01']);
 const fromTotals = () => manyAmounts(pool, head, ASKED);
 
 const truth = new Map(

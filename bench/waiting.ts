@@ -14,8 +14,12 @@ const EACH = 50;
 const READERS = 4;
 
 interface Bench {
-  readonly chart: { readonly revision: number; readonly accounts: readonly { readonly id: string }[]; readonly proposal: { readonly version: number } };
-} // prettier-ignore
+  readonly chart: {
+    readonly revision: number;
+    readonly accounts: readonly { readonly id: string }[];
+    readonly proposal: { readonly version: number };
+  };
+}
 
 const database = await openDatabase();
 const { practiceId } = database.viewer;
@@ -23,7 +27,14 @@ const passwordHash = await hashPassword(PASSWORD);
 const people = Array.from({ length: ADOPTERS + READERS }, (_, at) => `person${at}@bench.example`);
 await inTransactionOn(database.pool, async (on) => {
   for (const email of people)
-    await insertUser(on, { id: randomUUID(), practiceId, email, name: email, role: 'bookkeeper', passwordHash }); // prettier-ignore
+    await insertUser(on, {
+      id: randomUUID(),
+      practiceId,
+      email,
+      name: email,
+      role: 'bookkeeper',
+      passwordHash,
+    });
 });
 const charts: string[] = [];
 for (const [at] of people.entries())
@@ -43,7 +54,11 @@ const timed = async (work: () => Promise<unknown>): Promise<number> => {
 const reading = async (at: number, goOn: () => boolean): Promise<number[]> => {
   const [ask, clientId] = [asks[ADOPTERS + at], charts[ADOPTERS + at]];
   const times: number[] = [];
-  const paths = [`/clients/${clientId}/bench`, `/clients/${clientId}/balances?first=2026-01&last=2026-10`, '/clients']; // prettier-ignore
+  const paths = [
+    `/clients/${clientId}/bench`,
+    `/clients/${clientId}/balances?first=2026-01&last=2026-10`,
+    '/clients',
+  ];
   for (let turn = 0; goOn(); turn += 1) {
     times.push(await timed(() => (ask as Ask)('GET', paths[turn % paths.length] ?? '')));
     await new Promise((resolve) => setTimeout(resolve, 40));
@@ -60,10 +75,22 @@ const adopting = async (at: number): Promise<number[]> => {
   const { chart } = await ask<Bench>('GET', `/clients/${clientId}/bench`);
   let { version } = chart.proposal;
   for (let turn = 0; turn < EACH; turn += 1) {
-    const operation = { type: 'editField', id: chart.accounts[turn]?.id, field: 'notes', value: `${turn}` }; // prettier-ignore
+    const operation = {
+      type: 'editField',
+      id: chart.accounts[turn]?.id,
+      field: 'notes',
+      value: `${turn}`,
+    };
     const steps = [{ id: randomUUID(), operations: [operation] }];
-    const kept = await ask<{ version: number }>('PUT', `/clients/${clientId}/proposal`, { version, baseRevision: chart.revision + turn, steps, conflicts: [] }); // prettier-ignore
-    times.push(await timed(() => ask('POST', `/clients/${clientId}/revisions`, { version: kept.version }))); // prettier-ignore
+    const kept = await ask<{ version: number }>('PUT', `/clients/${clientId}/proposal`, {
+      version,
+      baseRevision: chart.revision + turn,
+      steps,
+      conflicts: [],
+    });
+    times.push(
+      await timed(() => ask('POST', `/clients/${clientId}/revisions`, { version: kept.version })),
+    );
     version = kept.version + 1;
   }
   return times;
@@ -83,7 +110,9 @@ const aloneUntil = Date.now() + 8000;
 const alone = await allReading(() => Date.now() < aloneUntil);
 const began = performance.now();
 const reads = allReading(() => busy);
-const adoptions = (await Promise.all(Array.from({ length: ADOPTERS }, (_, one) => adopting(one)))).flat(); // prettier-ignore
+const adoptions = (
+  await Promise.all(Array.from({ length: ADOPTERS }, (_, one) => adopting(one)))
+).flat();
 const seconds = (performance.now() - began) / 1000;
 busy = false;
 const beside = await reads;
@@ -94,6 +123,8 @@ say(
 );
 say(`adoptions: ${told(adoptions)}; ${(adoptions.length / seconds).toFixed(0)} a second`);
 const longer = at(beside, 1) - at(alone, 1);
-say(`${longer <= 1000 ? 'reached' : 'MISSED '}  the longest read takes ${longer.toFixed(0)} ms longer than alone (at most 1000); ratio ${(at(beside, 1) / at(alone, 1)).toFixed(2)}`); // prettier-ignore
+say(
+  `${longer <= 1000 ? 'reached' : 'MISSED '}  the longest read takes ${longer.toFixed(0)} ms longer than alone (at most 1000); ratio ${(at(beside, 1) / at(alone, 1)).toFixed(2)}`,
+);
 served.stop();
 await database.pool.end();

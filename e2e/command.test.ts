@@ -15,12 +15,13 @@ describe('finding and doing anything, by keyboard alone', () => {
     await maren.page.waitForSelector('#command-field:focus');
     await maren.type(text);
     await maren.page.waitForFunction(
-      (wanted) => document.querySelector('.p-autocomplete-option.p-focus')?.textContent?.includes(wanted),
+      (wanted) =>
+        document.querySelector('.p-autocomplete-option.p-focus')?.textContent?.includes(wanted),
       {},
       shown,
     );
     await maren.press('Enter');
-  }; // prettier-ignore
+  };
 
   it('finds an account by part of its name and puts the cursor on it', async () => {
     await command('marketing', '6340 Marketing');

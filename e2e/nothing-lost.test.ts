@@ -93,7 +93,10 @@ describe('what is typed is never lost', () => {
     await maren.type('Stains and lustres');
     await maren.page.reload();
     await maren.page.waitForSelector('iu-row-editor .name:focus');
-    const name = await maren.page.$eval('iu-row-editor .name', (field) => (field as HTMLInputElement).value); // prettier-ignore
+    const name = await maren.page.$eval(
+      'iu-row-editor .name',
+      (field) => (field as HTMLInputElement).value,
+    );
     expect(name).toBe('Stains and lustres');
     await maren.press('Enter');
     await maren.hasChart();

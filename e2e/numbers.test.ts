@@ -26,8 +26,10 @@ describe('numbering a chart, by keyboard alone', () => {
     await maren.tabTo('Read it off the numbers');
     await maren.press('Enter');
     await maren.page.waitForFunction(
-      () => document.querySelector<HTMLInputElement>('input[aria-label="Operating expenses, to"]')?.value === '6999',
-    ); // prettier-ignore
+      () =>
+        document.querySelector<HTMLInputElement>('input[aria-label="Operating expenses, to"]')
+          ?.value === '6999',
+    );
   });
 
   it('says what is wrong with a plan before it can be proposed', async () => {

@@ -22,7 +22,12 @@ describe('the people of a practice, by keyboard', () => {
   });
 
   /** Invites somebody, and gives the link that is to be handed to them. */
-  const invite = async (name: string, email: string, role: string, client = ''): Promise<string> => {
+  const invite = async (
+    name: string,
+    email: string,
+    role: string,
+    client = '',
+  ): Promise<string> => {
     await maren.tabTo('People');
     await maren.press('Enter');
     await maren.sees('May do');
@@ -42,8 +47,8 @@ describe('the people of a practice, by keyboard', () => {
     await maren.tabTo('Invite');
     await maren.press('Enter');
     const link = await maren.page.waitForSelector('iu-invitation-link input');
-    return (await link?.evaluate((element) => (element as HTMLInputElement).value)) ?? '';
-  }; // prettier-ignore
+    return (await link?.evaluate((element) => element.value)) ?? '';
+  };
 
   const welcome = async (link: string): Promise<Bookkeeper> => {
     const guest = await Bookkeeper.at(browser, application);
@@ -91,7 +96,9 @@ describe('the people of a practice, by keyboard', () => {
   });
 
   it('who look on see their one client in plain words, and no way elsewhere', async () => {
-    const onlooker = await welcome(await invite('Odile Marsh', 'odile@cider.example', 'Onl', 'Kes'));
+    const onlooker = await welcome(
+      await invite('Odile Marsh', 'odile@cider.example', 'Onl', 'Kes'),
+    );
     await onlooker.sees('What came in, and what it cost');
     await onlooker.sees('What the business has, and what it owes');
     await onlooker.sees('What belongs where');
@@ -101,7 +108,7 @@ describe('the people of a practice, by keyboard', () => {
     await onlooker.sees('What came in, and what it cost');
     expect(onlooker.complaints).toEqual([]);
     await onlooker.close();
-  }); // prettier-ignore
+  });
 
   it('may do from then on what the administrator says, and are let go', async () => {
     const tobias = await Bookkeeper.at(browser, application);
@@ -114,9 +121,13 @@ describe('the people of a practice, by keyboard', () => {
     await tobias.sees('Kestrel Lane Cider Works');
     await tobias.seesNoMore('Add a client');
     await maren.page.evaluate(() => {
-      const row = [...document.querySelectorAll('tr')].find((one) => one.textContent?.includes('Tobias'));
-      [...(row?.querySelectorAll('button') ?? [])].find((one) => one.textContent?.includes('Let go'))?.focus();
-    }); // prettier-ignore
+      const row = [...document.querySelectorAll('tr')].find((one) =>
+        one.textContent?.includes('Tobias'),
+      );
+      [...(row?.querySelectorAll('button') ?? [])]
+        .find((one) => one.textContent?.includes('Let go'))
+        ?.focus();
+    });
     await maren.press('Enter');
     await maren.sees('Let Tobias Fenn go?');
     await maren.tabTo('Yes, let go');

@@ -72,9 +72,9 @@ describe('setting up an account, by keyboard alone', () => {
     await maren.press('Shift+Enter');
     await maren.type('New orchard');
     await maren.press('Enter');
-    await maren.page.waitForFunction(
-      () => [...document.querySelectorAll('input')].some(({ value }) => value === 'New orchard'),
-    ); // prettier-ignore
+    await maren.page.waitForFunction(() =>
+      [...document.querySelectorAll('input')].some(({ value }) => value === 'New orchard'),
+    );
     await maren.press('Escape');
     await maren.hasChart();
     await openSheet('6340');

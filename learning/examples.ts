@@ -21,21 +21,32 @@ export interface ReadList {
 /** A labelled list as the import reads it. */
 export const readList = (list: LabelledList): ReadList => {
   const columns = recognizeColumns(list.rows);
-  const request = { columns, currency: 'USD', today: '2026-01-01', mended: new Map(), types: new Map() };
+  const request = {
+    columns,
+    currency: 'USD',
+    today: '2026-01-01',
+    mended: new Map(),
+    types: new Map(),
+  };
   const read = readRows(list.rows, request);
   const { rows: tree, under } = liftBands(findTree(read, treeSourceOf(read)));
-  const labels = tree.map(({ made, entry }) => (made ? null : (list.labels.get(entry.line) ?? null)));
+  const labels = tree.map(({ made, entry }) =>
+    made ? null : (list.labels.get(entry.line) ?? null),
+  );
   return { name: list.name, rows: saidRows(tree, under), tree, labels };
-}; // prettier-ignore
+};
 
 /** Published names, each a row of which only the name is known. */
-export const publishedRows = (): readonly { readonly row: RowSaid; readonly kinds: Label['kinds'] }[] =>
+export const publishedRows = (): readonly {
+  readonly row: RowSaid;
+  readonly kinds: Label['kinds'];
+}[] =>
   PUBLISHED_NAMES.flatMap(({ names }) =>
     names.map(([name, ...kinds]) => ({
       row: { name, above: [], type: '', number: null, balance: 0, leads: false },
       kinds,
     })),
-  ); // prettier-ignore
+  );
 
 /** The labelled rows of a list; headings teach less. */
 export const examplesOf = (list: ReadList): readonly Example[] =>

@@ -38,8 +38,8 @@ const labelOf = (row: Readonly<Record<string, string>>): Label => {
 };
 
 /** A labelled list from its text: the labels apart from what the list itself says. */
-export const labelledList = (name: string, text: string): LabelledList => {
-  const table = parse(text, { bom: true, relax_column_count: true }) as string[][];
+const labelledList = (name: string, text: string): LabelledList => {
+  const table: string[][] = parse(text, { bom: true, relax_column_count: true });
   const [head = [], ...body] = table;
   const own = head.flatMap((title, column) =>
     (LABELS as readonly string[]).includes(title) ? [] : [column],

@@ -26,11 +26,12 @@ const judgedUnseen = (lists: readonly ReadList[]): readonly Shares[] => {
   for (let fold = 0; fold < FOLDS; fold += 1) {
     const weights = rowsFrom(lists.filter((_list, index) => index % FOLDS !== fold));
     lists.forEach(({ rows }, index) => {
-      if (index % FOLDS === fold) firsts[index] = rows.map((row) => softmax(scoresOf(weights, row)));
+      if (index % FOLDS === fold)
+        firsts[index] = rows.map((row) => softmax(scoresOf(weights, row)));
     });
   }
   return firsts;
-}; // prettier-ignore
+};
 
 /** Everything that labelled lists teach, as it is kept in a file. */
 export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {

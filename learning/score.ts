@@ -23,12 +23,24 @@ interface Tally {
   readonly headingsRight: number;
 }
 
-const NONE: Tally = { accounts: 0, first: 0, three: 0, sure: 0, sureRight: 0, line: 0, element: 0, headings: 0, headingsRight: 0 }; // prettier-ignore
+const NONE: Tally = {
+  accounts: 0,
+  first: 0,
+  three: 0,
+  sure: 0,
+  sureRight: 0,
+  line: 0,
+  element: 0,
+  headings: 0,
+  headingsRight: 0,
+};
 const SURE = DOUBTFUL;
 const FOLDS = 5;
 
 const plus = (a: Tally, b: Tally): Tally =>
-  Object.fromEntries(Object.entries(a).map(([key, value]) => [key, value + b[key as keyof Tally]])) as unknown as Tally; // prettier-ignore
+  Object.fromEntries(
+    Object.entries(a).map(([key, value]) => [key, value + b[key as keyof Tally]]),
+  ) as unknown as Tally;
 
 const candidates = ({ kind }: ImportRow): readonly KindCode[] =>
   kind === null ? [] : [kind.kind, ...kind.others];
@@ -52,8 +64,10 @@ const tallyOf = (row: ImportRow | undefined, label: Label): Tally => {
     sure: one(sure),
     sureRight: one(sure && right),
     line: one(first !== undefined && captions.includes(KINDS[first].caption)),
-    element: one(first !== undefined && label.kinds.some((kind) => elementOf(kind) === elementOf(first))),
-  }; // prettier-ignore
+    element: one(
+      first !== undefined && label.kinds.some((kind) => elementOf(kind) === elementOf(first)),
+    ),
+  };
 };
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
@@ -78,8 +92,13 @@ const missed = ({ rows, labels }: LabelledList, found: ReadonlyMap<number, Impor
     if (label === undefined) continue;
     const tally = tallyOf(row, label);
     if (tally.first + tally.headingsRight > 0) continue;
-    const took = row === undefined ? 'nothing' : `${row.role === 'heading' ? 'heading ' : ''}${row.kind?.kind ?? row.status} ${(row.kind?.confidence ?? 0).toFixed(2)}`; // prettier-ignore
-    say(`    ${line}: ${cells.join(' | ')}  is ${label.heading ? 'heading ' : ''}${label.words.join('/')}, taken for ${took}`); // prettier-ignore
+    const took =
+      row === undefined
+        ? 'nothing'
+        : `${row.role === 'heading' ? 'heading ' : ''}${row.kind?.kind ?? row.status} ${(row.kind?.confidence ?? 0).toFixed(2)}`;
+    say(
+      `    ${line}: ${cells.join(' | ')}  is ${label.heading ? 'heading ' : ''}${label.words.join('/')}, taken for ${took}`,
+    );
   }
 };
 

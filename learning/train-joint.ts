@@ -37,10 +37,11 @@ const slopeOf = (rows: readonly Weighed[], weights: Float64Array): Float64Array 
     for (const k of right) push[k] = (push[k] ?? 0) - (shares[k] ?? 0) / sum;
     for (let place = 0; place < JOINT_COUNT; place += 1)
       for (let k = 0; k < K; k += 1)
-        slope[place] = (slope[place] ?? 0) + ((push[k] ?? 0) * (found[place * K + k] ?? 0)) / rows.length;
+        slope[place] =
+          (slope[place] ?? 0) + ((push[k] ?? 0) * (found[place * K + k] ?? 0)) / rows.length;
   }
   return slope;
-}; // prettier-ignore
+};
 
 const trainRound = (rows: readonly Weighed[]): Float64Array => {
   const weights = new Float64Array(JOINT_COUNT);
@@ -51,11 +52,12 @@ const trainRound = (rows: readonly Weighed[]): Float64Array => {
     for (let place = 0; place < JOINT_COUNT; place += 1) {
       const own = (slope[place] ?? 0) + SETTINGS.decay * (weights[place] ?? 0);
       squares[place] = (squares[place] ?? 0) + own * own;
-      weights[place] = (weights[place] ?? 0) - (SETTINGS.rate * own) / Math.sqrt(squares[place] ?? 1);
+      weights[place] =
+        (weights[place] ?? 0) - (SETTINGS.rate * own) / Math.sqrt(squares[place] ?? 1);
     }
   }
   return weights;
-}; // prettier-ignore
+};
 
 interface Thinking extends JointExample {
   readonly keys: ListKeys;
@@ -89,10 +91,11 @@ const scoresBy = (found: Float64Array, weights: Float64Array): Float64Array => {
   const scores = new Float64Array(K);
   for (let place = 0; place < JOINT_COUNT; place += 1) {
     const weight = weights[place] ?? 0;
-    for (let k = 0; k < K; k += 1) scores[k] = (scores[k] ?? 0) + weight * (found[place * K + k] ?? 0);
+    for (let k = 0; k < K; k += 1)
+      scores[k] = (scores[k] ?? 0) + weight * (found[place * K + k] ?? 0);
   }
   return scores;
-}; // prettier-ignore
+};
 
 /** Weights of all rounds, each learned on what the one before it made of the lists. */
 export const trainJoint = (examples: readonly JointExample[]): readonly Float64Array[] => {

@@ -25,7 +25,7 @@ const known = new WeakMap<RowSaid, readonly Feature[]>();
 const read = featureReader();
 
 /** The features of a row, worked out once. */
-export const featuresFor = (row: RowSaid): readonly Feature[] => {
+const featuresFor = (row: RowSaid): readonly Feature[] => {
   const found = known.get(row) ?? read(row);
   known.set(row, found);
   return found;
@@ -92,7 +92,8 @@ export const trainRows = (examples: readonly Example[]): Weights => {
     scores.fill(0);
     places.forEach((place, index) => {
       const value = values[index] ?? 0;
-      for (let k = 0; k < K; k += 1) scores[k] = (scores[k] ?? 0) + value * (weights[place * K + k] ?? 0);
+      for (let k = 0; k < K; k += 1)
+        scores[k] = (scores[k] ?? 0) + value * (weights[place * K + k] ?? 0);
     });
     const shares = softmax(scores);
     places.forEach((place, index) => {
@@ -113,4 +114,4 @@ export const trainRows = (examples: readonly Example[]): Weights => {
       if (row !== undefined) learn(row);
     }
   return new Map(keys.map((key, index) => [key, weights.slice(index * K, (index + 1) * K)]));
-}; // prettier-ignore
+};

@@ -29,10 +29,14 @@ export interface Report {
 interface Bench {
   readonly chart: {
     readonly revision: number;
-    readonly accounts: readonly { readonly id: string; readonly role: string; readonly name: string }[];
+    readonly accounts: readonly {
+      readonly id: string;
+      readonly role: string;
+      readonly name: string;
+    }[];
     readonly proposal: { readonly version: number };
   };
-} // prettier-ignore
+}
 
 /** Somebody who adopts, posts and takes back without end, and remembers what was acknowledged. */
 class Worker {
@@ -78,17 +82,36 @@ class Worker {
     if (bench === null) return this.miss();
     const { chart } = bench;
     const note = randomUUID();
-    const bank = chart.accounts.find(({ name, role }) => role === 'posting' && /operating account|checking|bank/i.test(name));
-    const opening = { last: '2026-10', list: note, balances: [{ accountId: bank?.id, amount: 1000 + this.turn }] };
-    const step = { id: randomUUID(), operations: await this.operations(chart), ...(this.turn % 3 === 0 && bank !== undefined ? { opening } : {}) };
-    const proposal = { version: chart.proposal.version, baseRevision: chart.revision, steps: [step], conflicts: [], name: note, comment: '' };
+    const bank = chart.accounts.find(
+      ({ name, role }) => role === 'posting' && /operating account|checking|bank/i.test(name),
+    );
+    const opening = {
+      last: '2026-10',
+      list: note,
+      balances: [{ accountId: bank?.id, amount: 1000 + this.turn }],
+    };
+    const step = {
+      id: randomUUID(),
+      operations: await this.operations(chart),
+      ...(this.turn % 3 === 0 && bank !== undefined ? { opening } : {}),
+    };
+    const proposal = {
+      version: chart.proposal.version,
+      baseRevision: chart.revision,
+      steps: [step],
+      conflicts: [],
+      name: note,
+      comment: '',
+    };
     const kept = await this.ask<{ version: number }>('PUT', '/proposal', proposal);
     if (kept === null) return this.miss();
-    const adopted = await this.ask<{ revision: number | null }>('POST', '/revisions', { version: kept.version });
+    const adopted = await this.ask<{ revision: number | null }>('POST', '/revisions', {
+      version: kept.version,
+    });
     if (adopted === null || adopted.revision === null) return this.miss();
     this.notes.set(adopted.revision, note);
     this.acknowledged += 1;
-  } // prettier-ignore
+  }
 
   private miss(): void {
     this.unanswered += 1;
@@ -134,7 +157,14 @@ export class Kills {
 
   private startServer(): Promise<void> {
     this.expected = false;
-    const env = { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), DEMO: 'yes', LOG: 'silent', SECRET: 'a secret that is long enough for tests' }; // prettier-ignore
+    const env = {
+      ...process.env,
+      DATABASE_URL: this.databaseUrl,
+      PORT: String(this.port),
+      DEMO: 'yes',
+      LOG: 'silent',
+      SECRET: 'a secret that is long enough for tests',
+    };
     const child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'pipe', 'ignore'] });
     this.child = child;
     child.on('exit', () => {
@@ -197,7 +227,10 @@ export class Kills {
   /** Waits until the server answers again; it has to, by itself. */
   private async served(): Promise<void> {
     for (let tries = 0; tries < 200; tries += 1) {
-      const ready = await fetch(`${this.base}/ready`).then(({ ok }) => ok, () => false); // prettier-ignore
+      const ready = await fetch(`${this.base}/ready`).then(
+        ({ ok }) => ok,
+        () => false,
+      );
       if (ready) return;
       await pause(100);
     }
@@ -229,11 +262,25 @@ export class Kills {
   }
 
   /** Kills the server and the database so many times amid work. Tells what was lost, broken, or ended by itself. */
-  async run(asked: { readonly server: number; readonly postgres: number; say(line: string): void }): Promise<Report> {
+  async run(asked: {
+    readonly server: number;
+    readonly postgres: number;
+    say(line: string): void;
+  }): Promise<Report> {
     await this.signIn();
-    const workers = (await this.clientIds()).map((id) => new Worker(() => this.base, () => this.cookie, id));
+    const workers = (await this.clientIds()).map(
+      (id) =>
+        new Worker(
+          () => this.base,
+          () => this.cookie,
+          id,
+        ),
+    );
     const running = workers.map((worker) => worker.run());
-    const kinds = [...Array<'server'>(asked.server).fill('server'), ...Array<'postgres'>(asked.postgres).fill('postgres')];
+    const kinds = [
+      ...Array<'server'>(asked.server).fill('server'),
+      ...Array<'postgres'>(asked.postgres).fill('postgres'),
+    ];
     for (const [at, kind] of kinds.entries()) {
       // At another moment of the work each time.
       await pause(500 + ((at * 137) % 900));
@@ -241,12 +288,13 @@ export class Kills {
       await this.served();
       const lost = await this.lostOf(workers);
       if (lost.length > 0) return this.report(workers, lost);
-      if ((at + 1) % 25 === 0) asked.say(`${at + 1} of ${kinds.length} kills, ${sum(workers)} acknowledged`);
+      if ((at + 1) % 25 === 0)
+        asked.say(`${at + 1} of ${kinds.length} kills, ${sum(workers)} acknowledged`);
     }
     for (const worker of workers) worker.stop();
     await Promise.all(running);
     return this.report(workers, await this.lostOf(workers));
-  } // prettier-ignore
+  }
 
   private async report(workers: readonly Worker[], lost: readonly string[]): Promise<Report> {
     for (const worker of workers) worker.stop();

@@ -13,15 +13,18 @@ export class RoundRobin {
       this.turn += 1;
       const { method, url: path, headers } = incoming;
       const forwarded = { ...headers, 'x-forwarded-for': '127.0.0.1', 'x-forwarded-proto': 'http' };
-      const passed = ask({ host: '127.0.0.1', port, method, path, headers: forwarded }, (answer: IncomingMessage) => {
-        outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
-        answer.pipe(outgoing);
-      });
+      const passed = ask(
+        { host: '127.0.0.1', port, method, path, headers: forwarded },
+        (answer: IncomingMessage) => {
+          outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+          answer.pipe(outgoing);
+        },
+      );
       passed.on('error', () => outgoing.destroy());
       outgoing.on('close', () => passed.destroy());
       incoming.pipe(passed);
     });
-  } // prettier-ignore
+  }
 
   /** Begins to listen, or goes on with other servers. Gives the port. */
   async serve(ports: readonly number[]): Promise<number> {

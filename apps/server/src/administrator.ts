@@ -29,7 +29,11 @@ try {
   );
 } catch (error) {
   const found = problemOf(error, '');
-  end(found.code === 'emailTaken' ? 'Somebody of another practice has this e-mail address.' : storyOf(error)); // prettier-ignore
+  end(
+    found.code === 'emailTaken'
+      ? 'Somebody of another practice has this e-mail address.'
+      : storyOf(error),
+  );
 } finally {
   await pool.end();
 }

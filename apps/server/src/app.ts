@@ -9,7 +9,7 @@ import { failedOutcome } from './endpoints/perform';
 import { healthRoutes } from './health/health';
 import { apiRoutes } from './http/api';
 import { knownHost, ownOrigin, securityHeaders, type Edge } from './http/edge';
-import { accessLog, type Log } from './http/logging';
+import { accessLog, requestIdOf, type Log } from './http/logging';
 import { problem } from './problems/problem';
 import type { Lanes } from './lanes/lanes';
 
@@ -49,7 +49,7 @@ const serveWeb = (app: Express, web: string): void => {
 
 /** The one place where an error becomes an answer; what is nobody's mistake but ours is logged with the request's id. */
 const answerError: ErrorRequestHandler = (error, request, response, next) => {
-  const { status, headers, body, fault } = failedOutcome(error, String(request.id));
+  const { status, headers, body, fault } = failedOutcome(error, requestIdOf(request));
   if (fault !== null) request.log.error({ event: 'fault', fault });
   if (response.headersSent) return next(error);
   response.status(status).set(headers);

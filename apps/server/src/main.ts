@@ -54,7 +54,10 @@ const prepare = async (
     if (error instanceof MigrationError) return giveUp(EXIT.migration, error.message);
     if (error instanceof RoleError) return giveUp(EXIT.config, error.message);
     if (isAway(error))
-      return giveUp(EXIT.database, 'The database at DATABASE_URL cannot be reached. Is it running, and is the address right?'); // prettier-ignore
+      return giveUp(
+        EXIT.database,
+        'The database at DATABASE_URL cannot be reached. Is it running, and is the address right?',
+      );
     throw error;
   } finally {
     await owner.end();
@@ -78,7 +81,10 @@ const listen = (server: Server, { PORT, HOST }: Config): Promise<number> =>
   new Promise((resolve) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       if (error.code === 'EADDRINUSE')
-        giveUp(EXIT.port, `Port ${PORT} is taken. Name another one with PORT=…, or none to have a free one.`); // prettier-ignore
+        giveUp(
+          EXIT.port,
+          `Port ${PORT} is taken. Name another one with PORT=…, or none to have a free one.`,
+        );
       giveUp(EXIT.port, `The server cannot listen at ${HOST}, port ${PORT}: ${error.message}.`);
     });
     server.listen(PORT, HOST, () => resolve((server.address() as AddressInfo).port));

@@ -24,7 +24,10 @@ try {
       'People whose backup bore no password set theirs anew: bin/administrator lets one in, who lets in the others.\n',
     );
 } catch (error) {
-  const words = error instanceof RestoreError ? error.message : `It could not be restored: ${storyOf(error).split('\n')[0] ?? ''}`; // prettier-ignore
+  const words =
+    error instanceof RestoreError
+      ? error.message
+      : `It could not be restored: ${storyOf(error).split('\n')[0] ?? ''}`;
   process.stderr.write(`${words}\n`);
   process.exitCode = 1;
 } finally {

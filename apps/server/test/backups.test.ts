@@ -150,26 +150,47 @@ describe('a backup', () => {
     };
 
     it.each([
-      ['amounts that do not balance', swap(/(\nentry_line\t.*"amount": )(-?\d+)/, '$1123456789'), 'does not balance'],
-      ['totals that no posting comes to', swap(/(account_month_total\t.*"amount": )(-?\d+)/, '$1123456789'), 'totals by month'],
-      ['a name that its history does not know', swap(/"name": "Orchard tours"/, '"name": "Forged"'), 'history'],
+      [
+        'amounts that do not balance',
+        swap(/(\nentry_line\t.*"amount": )(-?\d+)/, '$1123456789'),
+        'does not balance',
+      ],
+      [
+        'totals that no posting comes to',
+        swap(/(account_month_total\t.*"amount": )(-?\d+)/, '$1123456789'),
+        'totals by month',
+      ],
+      [
+        'a name that its history does not know',
+        swap(/"name": "Orchard tours"/, '"name": "Forged"'),
+        'history',
+      ],
       ['a chart behind its revisions', swap(/("revision": )3/, '$199'), 'revisions have a gap'],
       ['a parent in a circle', (text: string) => circle(text), 'tree'],
       ['a table that there is not', swap(/\nentry\t/, '\npg_authid\t'), 'names a table'],
       ['a column that there is not', swap(/(\nclient\t\{)/, '$1"owner": "me", '), 'has a column'],
-      ['a date that is none', swap(/"entry_date": "[\d-]+"/, '"entry_date": "infinity"'), 'breaks a rule'],
+      [
+        'a date that is none',
+        swap(/"entry_date": "[\d-]+"/, '"entry_date": "infinity"'),
+        'breaks a rule',
+      ],
       ['a row that is no JSON', swap(/\nclient\t\{/, '\nclient\t{{'), 'cannot be read'],
       ['a newer version', swap(/"version":2/, '"version":3'), 'newer version'],
       ['a newer database', swap(/"migration":"\d{4}/, '"migration":"9999'), 'newer version'],
-      ['no administrator', swap(/"role": "administrator"/, '"role": "bookkeeper"'), 'no administrator'],
+      [
+        'no administrator',
+        swap(/"role": "administrator"/, '"role": "bookkeeper"'),
+        'no administrator',
+      ],
     ])('is refused with %s', async (_what, change, words) => {
       expect(await foreign(change)).toContain(words);
-    }); // prettier-ignore
+    });
 
     /** Two headings, each under the other. */
     const circle = (text: string): string => {
       const rows = [...text.matchAll(/account\t(\{.*"role": "heading".*\})/g)].map(
-        ([, row = '']) => JSON.parse(row) as { id: string; chart_id: string; parent_id: string | null },
+        ([, row = '']) =>
+          JSON.parse(row) as { id: string; chart_id: string; parent_id: string | null },
       );
       const [a] = rows;
       const b = rows.find(({ chart_id, id }) => chart_id === a?.chart_id && id !== a.id);
@@ -181,7 +202,7 @@ describe('a backup', () => {
               .replace(/"position": \d+/, '"position": 99')
           : line;
       return text.split('\n').map(under(a.id, b.id)).map(under(b.id, a.id)).join('\n');
-    }; // prettier-ignore
+    };
   });
 
   it('that was changed, cut short, or is none is refused, and leaves nothing behind', async () => {

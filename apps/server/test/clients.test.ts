@@ -42,7 +42,13 @@ describe('clients', () => {
     const change = (more: object) => maren.ask('PUT', `/clients/${id}`, { ...DETAILS, ...more });
 
     it('in name, form, trade, country and year; the currency of the books stays', async () => {
-      const wanted = { name: 'Alder Quay', legalForm: 'partnership', industry: null, country: 'GB', fiscalYearStart: 4 }; // prettier-ignore
+      const wanted = {
+        name: 'Alder Quay',
+        legalForm: 'partnership',
+        industry: null,
+        country: 'GB',
+        fiscalYearStart: 4,
+      };
       expect(await change(wanted)).toMatchObject({
         status: 200,
         body: { ...wanted, currency: 'USD' },

@@ -38,9 +38,12 @@ describe('the settings of the server', () => {
     expect(complaint({ [name]: value })).toContain(words);
   });
 
-  it.each(['1', 'loopback', '10.0.0.0/8, loopback', '::1', 'fd00::/8'])('take %s for a proxy', (proxy) => {
-    expect(complaint({ TRUSTED_PROXY: proxy })).toBe('');
-  }); // prettier-ignore
+  it.each(['1', 'loopback', '10.0.0.0/8, loopback', '::1', 'fd00::/8'])(
+    'take %s for a proxy',
+    (proxy) => {
+      expect(complaint({ TRUSTED_PROXY: proxy })).toBe('');
+    },
+  );
 
   it('say everything that is wrong at once', () => {
     const said = complaint({ PORT: 'x', DEMO: 'x' });
@@ -59,7 +62,6 @@ describe('the settings of the server', () => {
         ADDRESS_FILE: 'x',
       }),
     ))
-      // prettier-ignore
       expect(readme).toContain(`\`${name}\``);
   });
 });

@@ -101,7 +101,9 @@ describe('when the database goes away', () => {
       const { revision, accounts } = await benchChart(maren, clientId);
       const steps = [aStep(rename(accounts[round]?.id ?? '', `Renamed ${round}`))];
       const { body } = await keepProposal(maren, clientId, { baseRevision: revision, steps });
-      const adopting = maren.ask('POST', `/clients/${clientId}/revisions`, { version: body.version }); // prettier-ignore
+      const adopting = maren.ask('POST', `/clients/${clientId}/revisions`, {
+        version: body.version,
+      });
       await owner.query(
         `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE usename LIKE 'iunctus_%'`,
       );
@@ -140,8 +142,11 @@ describe('when the database goes away', () => {
     holder.release();
     const busy = pool.query('SELECT pg_sleep(0.9)').catch(() => undefined);
     await expect(
-      createPool(await applicationUrlOf(owner), () => undefined, { ...limits, connections: 1 }).query('SELECT 1'),
-    ).resolves.toBeDefined(); // prettier-ignore
+      createPool(await applicationUrlOf(owner), () => undefined, {
+        ...limits,
+        connections: 1,
+      }).query('SELECT 1'),
+    ).resolves.toBeDefined();
     await busy;
     await pool.end();
   });

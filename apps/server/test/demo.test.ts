@@ -2,7 +2,18 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrate } from '../src/database/migrate';
-import { adoptAs, benchChart, clientNamed, freshDatabase, idOf, MAREN, PASSWORD, serveDemo, TOBIAS, withDemo } from './harness'; // prettier-ignore
+import {
+  adoptAs,
+  benchChart,
+  clientNamed,
+  freshDatabase,
+  idOf,
+  MAREN,
+  PASSWORD,
+  serveDemo,
+  TOBIAS,
+  withDemo,
+} from './harness';
 
 const count = async (pool: Awaited<ReturnType<typeof freshDatabase>>, table: string) =>
   Number((await pool.query(`SELECT count(*) FROM ${table}`)).rows[0].count);
@@ -58,11 +69,28 @@ describe('the demo practice', () => {
     const chart = await benchChart(maren, id);
     const [own] = (await maren.ask<{ id: string }[]>('GET', '/people')).body;
     const secret = randomUUID();
-    const account = { id: secret, number: '6999', name: 'Secret', shortLabel: '', guidance: '', notes: '', role: 'posting', kind: 'operatingExpense', retiredOn: null, systemUse: null, settings: { restrictedTo: [own?.id ?? ''] } } as const; // prettier-ignore
+    const account = {
+      id: secret,
+      number: '6999',
+      name: 'Secret',
+      shortLabel: '',
+      guidance: '',
+      notes: '',
+      role: 'posting',
+      kind: 'operatingExpense',
+      retiredOn: null,
+      systemUse: null,
+      settings: { restrictedTo: [own?.id ?? ''] },
+    } as const;
     await adoptAs(maren, id, { type: 'addAccount', account, parentId: null, afterId: null });
     await adoptAs(maren, id, { type: 'deleteAccount', id: secret });
     const choice = { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 };
-    const split = { id: randomUUID(), from: idOf(chart, '6210'), into: idOf(chart, '6220'), choice }; // prettier-ignore
+    const split = {
+      id: randomUUID(),
+      from: idOf(chart, '6210'),
+      into: idOf(chart, '6220'),
+      choice,
+    };
     expect((await adoptAs(maren, id, { type: 'split', split })).status).toBe(200);
     await withDemo(server.pool, true);
     expect(await count(server.pool, 'known_list')).toBe(0);

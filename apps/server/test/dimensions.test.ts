@@ -50,7 +50,12 @@ describe('dimensions and settings', () => {
     const [market] = chart.settings.dimensions;
     if (market === undefined) throw new Error('no dimension');
     const dimension = { ...market, values: market.values.slice(1) };
-    const { status, body } = await adopt({ type: 'setDimension', id: market.id, dimension, afterId: null }); // prettier-ignore
+    const { status, body } = await adopt({
+      type: 'setDimension',
+      id: market.id,
+      dimension,
+      afterId: null,
+    });
     expect([status, body.refusal?.code]).toEqual([422, 'valueInUse']);
   });
 
@@ -76,7 +81,13 @@ describe('dimensions and settings', () => {
 
   it('keep every setting of an account, and give it back to the kind', async () => {
     const id = idOf(chart, '1010');
-    const bank = { institution: 'Quay Bank', routing: '021000089', accountNumber: '00042', nextCheque: '118', nextDeposit: '7' }; // prettier-ignore
+    const bank = {
+      institution: 'Quay Bank',
+      routing: '021000089',
+      accountNumber: '00042',
+      nextCheque: '118',
+      nextDeposit: '7',
+    };
     await adopt(
       { type: 'changeSetting', id, setting: 'bank', value: bank },
       { type: 'changeSetting', id, setting: 'currency', value: 'USD' },
@@ -89,7 +100,12 @@ describe('dimensions and settings', () => {
   });
 
   it('name the setting that a kind does not offer', async () => {
-    const wrong: Operation = { type: 'changeSetting', id: idOf(chart, '4010'), setting: 'openItems', value: true }; // prettier-ignore
+    const wrong: Operation = {
+      type: 'changeSetting',
+      id: idOf(chart, '4010'),
+      setting: 'openItems',
+      value: true,
+    };
     const { status, body } = await adopt(wrong);
     expect(status).toBe(422);
     expect(body.refusal).toMatchObject({ code: 'settingNotOffered', setting: 'openItems' });

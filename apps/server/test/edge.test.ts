@@ -78,7 +78,9 @@ describe('the edge of the server', () => {
     it('is not one’s own', async () => {
       const own = { origin: server.base, 'sec-fetch-site': 'same-origin' };
       const headers = signedIn(own);
-      expect((await send('POST', '/api/sign-out', { headers: { ...headers, cookie: '' } })).status).toBe(200); // prettier-ignore
+      expect(
+        (await send('POST', '/api/sign-out', { headers: { ...headers, cookie: '' } })).status,
+      ).toBe(200);
     });
   });
 
@@ -145,10 +147,13 @@ describe('the edge of the server', () => {
     expect([answer.status, JSON.parse(answer.body).code]).toEqual([400, 'badRequest']);
   });
 
-  it.each(['iso-8859-1', 'utf-16', 'x', 'utf-7'])('answers the charset %s with a no', async (charset) => {
-    const headers = signedIn({ 'content-type': `application/json; charset=${charset}` });
-    expect((await send('POST', '/api/clients', { headers, body: '{}' })).status).toBe(400);
-  }); // prettier-ignore
+  it.each(['iso-8859-1', 'utf-16', 'x', 'utf-7'])(
+    'answers the charset %s with a no',
+    async (charset) => {
+      const headers = signedIn({ 'content-type': `application/json; charset=${charset}` });
+      expect((await send('POST', '/api/clients', { headers, body: '{}' })).status).toBe(400);
+    },
+  );
 
   it.each(['/api/clients/%zz', '/api/clients/%', '/api/clients/%00', '/api/%e0%a4%a', '/%zz'])(
     'answers the address %s with a no',
@@ -177,9 +182,15 @@ describe('the edge of the server', () => {
     const all = lines.join('');
     expect(all).not.toMatch(/maren|tobias|127\.0\.0\.1|wrong one|iunctus_session|2026-07/i);
     expect(all).not.toContain(client?.id);
-    const said = lines.map((line) => JSON.parse(line) as { endpoint?: string; event?: string; res?: { status: number } }); // prettier-ignore
-    expect(said).toContainEqual(expect.objectContaining({ endpoint: 'balances', res: { status: 404 } })); // prettier-ignore
-    expect(said.map(({ event }) => event)).toEqual(expect.arrayContaining(['signedIn', 'signInRefused'])); // prettier-ignore
+    const said = lines.map(
+      (line) => JSON.parse(line) as { endpoint?: string; event?: string; res?: { status: number } },
+    );
+    expect(said).toContainEqual(
+      expect.objectContaining({ endpoint: 'balances', res: { status: 404 } }),
+    );
+    expect(said.map(({ event }) => event)).toEqual(
+      expect.arrayContaining(['signedIn', 'signInRefused']),
+    );
   });
 
   it('gives every answer the number under which the log knows it', async () => {
@@ -206,7 +217,8 @@ describe('signing in', () => {
     expect([refused.status, refused.body.code]).toEqual([429, 'tooManyTries']);
     expect(Number(refused.headers.get('retry-after'))).toBe(refused.body.seconds);
     const waits = async () =>
-      (await server.pool.query('SELECT max(wait_until - last_at) AS wait FROM sign_in_try')).rows[0].wait; // prettier-ignore
+      (await server.pool.query('SELECT max(wait_until - last_at) AS wait FROM sign_in_try')).rows[0]
+        .wait;
     const before = await waits();
     await server.pool.query(`UPDATE sign_in_try SET wait_until = now() - interval '1 second'`);
     expect((await attempt(MAREN, 'wrong')).status).toBe(401);
@@ -223,9 +235,7 @@ describe('signing in', () => {
   });
 
   it('counts tries that come at once as if they came one after the other', async () => {
-    const answers = await Promise.all(
-      Array.from({ length: 20 }, () => attempt(MAREN, 'wrong')),
-    ); // prettier-ignore
+    const answers = await Promise.all(Array.from({ length: 20 }, () => attempt(MAREN, 'wrong')));
     expect(answers.filter(({ status }) => status === 401).length).toBeLessThanOrEqual(6);
   });
 
@@ -278,7 +288,9 @@ describe('signing in', () => {
     const maren = await server.signedIn(MAREN);
     await server.pool.query(`UPDATE session SET used_at = now() - interval '100 minutes'`);
     expect((await maren.ask('GET', '/clients')).status).toBe(200);
-    const { rows } = await server.pool.query(`SELECT used_at > now() - interval '1 minute' AS noted FROM session`); // prettier-ignore
+    const { rows } = await server.pool.query(
+      `SELECT used_at > now() - interval '1 minute' AS noted FROM session`,
+    );
     expect(rows).toEqual([{ noted: true }]);
     await server.pool.query(`UPDATE session SET used_at = now() - interval '181 minutes'`);
     expect((await maren.ask('GET', '/clients')).status).toBe(401);

@@ -28,7 +28,7 @@ describe('taking a chart out', () => {
   it('gives a table with every account and its amount', async () => {
     const response = await take('csv', '?first=2026-07&last=2026-10');
     expect(response.headers.get('content-disposition')).toContain('Kestrel Lane Cider Works');
-    const [head, ...rows] = parse(await response.text(), { bom: true }) as string[][];
+    const [head, ...rows]: string[][] = parse(await response.text(), { bom: true });
     const { accounts } = await benchChart(maren, clientId);
     expect(rows).toHaveLength(accounts.length);
     const rent = rows.find(([number]) => number === '6110');
@@ -68,7 +68,7 @@ describe('taking a chart out', () => {
 
   it('gives auditors debits and credits that lead from each opening balance to its closing one', async () => {
     const text = await (await take('audit-balances', '?first=2026-07&last=2026-10')).text();
-    const [, ...rows] = parse(text, { delimiter: '|' }) as string[][];
+    const [, ...rows]: string[][] = parse(text, { delimiter: '|' });
     const cents = (row: string[], column: number) => Math.round(Number(row[column]) * 100);
     expect(rows.some((row) => cents(row, 6) !== 0 && cents(row, 7) !== 0)).toBe(true);
     const wrong = rows.filter(
@@ -82,9 +82,9 @@ describe('taking a chart out', () => {
   });
 
   it('gives auditors balances that sum to zero at both ends', async () => {
-    const [, ...rows] = parse(await (await take('audit-balances', YEAR)).text(), {
+    const [, ...rows]: string[][] = parse(await (await take('audit-balances', YEAR)).text(), {
       delimiter: '|',
-    }) as string[][];
+    });
     const cents = (column: number) =>
       rows.reduce((sum, row) => sum + Math.round(Number(row[column]) * 100), 0);
     expect([cents(5), cents(8)]).toEqual([0, 0]);

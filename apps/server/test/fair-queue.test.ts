@@ -34,7 +34,12 @@ describe('work that waits for its turn', () => {
 
   it('goes to people in turn, however much one of them asks for', async () => {
     const [queue, began] = [new FairQueue({ atOnce: 1, waiting: 9 }), [] as string[]];
-    const asked = [['Maren', '1'], ['Maren', '2'], ['Maren', '3'], ['Tobias', '4']] as const; // prettier-ignore
+    const asked = [
+      ['Maren', '1'],
+      ['Maren', '2'],
+      ['Maren', '3'],
+      ['Tobias', '4'],
+    ] as const;
     const all = asked.map(([owner, name]) => ({ owner, ...work(name, began) }));
     const running = all.map(({ owner, run }) => queue.run(owned(owner), run));
     for (const { end } of all) end();
@@ -44,7 +49,11 @@ describe('work that waits for its turn', () => {
 
   it('on one thing runs one after the other, and lets other work pass', async () => {
     const [queue, began] = [new FairQueue({ atOnce: 3, waiting: 9 }), [] as string[]];
-    const all = [['x', 'chart'], ['y', 'chart'], ['z', 'other']].map(([name = '', chart = '']) => ({ chart, ...work(name, began) })); // prettier-ignore
+    const all = [
+      ['x', 'chart'],
+      ['y', 'chart'],
+      ['z', 'other'],
+    ].map(([name = '', chart = '']) => ({ chart, ...work(name, began) }));
     const running = all.map(({ chart, run }) => queue.run(owned('Maren', chart), run));
     await settled();
     expect(began).toEqual(['x', 'z']);

@@ -11,7 +11,13 @@ const REQUESTS = Number(process.env['FUZZ_REQUESTS'] ?? '1500');
 const SEED = Number(process.env['FUZZ_SEED'] ?? '2026');
 
 /** What would end the fuzzer's own session, or wait on purpose. */
-const LEFT_OUT: readonly EndpointName[] = ['signIn', 'signOut', 'takeUpInvitation', 'lookAtInvitation', 'changePassword']; // prettier-ignore
+const LEFT_OUT: readonly EndpointName[] = [
+  'signIn',
+  'signOut',
+  'takeUpInvitation',
+  'lookAtInvitation',
+  'changePassword',
+];
 
 /** A request that was made up. */
 interface Fuzzed {
@@ -52,35 +58,55 @@ describe('whatever is asked', () => {
     const known: Readonly<Record<string, fc.Arbitrary<string>>> = {
       clientId: fc.constantFrom(...clients.map(({ id }) => id)),
       number: fc.constantFrom('0', '1', '2', '3', '999999999', '-1', '1e3'),
-      format: fc.constantFrom('csv', 'xlsx', 'json', 'audit-file', 'audit-balances', 'return', 'return-file', 'pdf', 'constructor'),
+      format: fc.constantFrom(
+        'csv',
+        'xlsx',
+        'json',
+        'audit-file',
+        'audit-balances',
+        'return',
+        'return-file',
+        'pdf',
+        'constructor',
+      ),
       // Nobody who is here is let go.
       personId: fc.uuid({ version: 4 }),
-    }; // prettier-ignore
+    };
     return fc.oneof(
       { weight: 9, arbitrary: known[name] ?? fc.constantFrom(...ids) },
-      { weight: 1, arbitrary: fc.constantFrom('constructor', '%00', '..', '%zz', '%ud800', 'x'.repeat(300)) },
-    ); // prettier-ignore
+      {
+        weight: 1,
+        arbitrary: fc.constantFrom('constructor', '%00', '..', '%zz', '%ud800', 'x'.repeat(300)),
+      },
+    );
   };
 
   const pathOf = ({ path }: Endpoint): fc.Arbitrary<string> => {
     const names = [...path.matchAll(/:(\w+)/g)].map(([, name = '']) => name);
     return fc
       .tuple(...names.map(partOf))
-      .map((parts) => names.reduce((so, name, at) => so.replace(`:${name}`, parts[at] ?? ''), path)); // prettier-ignore
+      .map((parts) =>
+        names.reduce((so, name, at) => so.replace(`:${name}`, parts[at] ?? ''), path),
+      );
   };
 
   const queryOf = (query: unknown): string => {
     if (typeof query !== 'object' || query === null) return '';
     const parts = Object.entries(query).flatMap(([key, value]) =>
-      value === undefined ? [] : [`${encodeURIComponent(key)}=${encodeURIComponent(String(value).replace(/\p{Surrogate}/gu, '?'))}`],
-    ); // prettier-ignore
+      value === undefined
+        ? []
+        : [
+            `${encodeURIComponent(key)}=${encodeURIComponent(String(value).replace(/\p{Surrogate}/gu, '?'))}`,
+          ],
+    );
     return `?${parts.join('&')}`;
   };
 
   /** Proposals are kept one after the other, so that some of what is made becomes a revision or is refused by a rule. */
   const inTurn = async (request: Fuzzed): Promise<Fuzzed> => {
     const clientId = request.path.split('/')[2] ?? '';
-    const versioned = ['saveProposal', 'adopt', 'handOver'].includes(request.name) && isRecord(request.body); // prettier-ignore
+    const versioned =
+      ['saveProposal', 'adopt', 'handOver'].includes(request.name) && isRecord(request.body);
     if (!versioned || !request.inTurn || !isKnown(clientId)) return request;
     const { body } = await asker.ask<BenchAnswer>('GET', `/clients/${clientId}/bench`);
     const { proposal, revision } = body.chart ?? { proposal: { version: 0 }, revision: 0 };
@@ -96,25 +122,38 @@ describe('whatever is asked', () => {
       inTurn: fc.boolean(),
       method: fc.constant(endpoint.method.toUpperCase()),
       path: pathOf(endpoint),
-      query: endpoint.query === undefined ? fc.constant('') : values.of(endpoint.query).map(queryOf), // prettier-ignore
+      query:
+        endpoint.query === undefined ? fc.constant('') : values.of(endpoint.query).map(queryOf),
       body: endpoint.request === undefined ? fc.constant(undefined) : values.of(endpoint.request),
     });
   };
 
-  const send = async ({ method, path, query, body }: { method: string; path: string; query: string; body: unknown }) => {
+  const send = async ({
+    method,
+    path,
+    query,
+    body,
+  }: {
+    method: string;
+    path: string;
+    query: string;
+    body: unknown;
+  }) => {
     const response = await fetch(`${server.base}/api${path}${query}`, {
       method,
       headers: { cookie: asker.cookie, 'content-type': 'application/json' },
       ...(body === undefined || method === 'GET' ? {} : { body: JSON.stringify(body) }),
     });
     return { status: response.status, text: await response.text() };
-  }; // prettier-ignore
+  };
 
   it('is answered, never by a failure of the server', async () => {
     const statuses = new Map<number, number>();
     await fc.assert(
       fc.asyncProperty(
-        fc.tuple(fc.constantFrom(...endpoints), fc.boolean()).chain(([endpoint, hostile]) => requestTo(endpoint, hostile)),
+        fc
+          .tuple(fc.constantFrom(...endpoints), fc.boolean())
+          .chain(([endpoint, hostile]) => requestTo(endpoint, hostile)),
         async (request) => {
           const { status, text } = await send(await inTurn(request));
           statuses.set(status, (statuses.get(status) ?? 0) + 1);
@@ -122,15 +161,22 @@ describe('whatever is asked', () => {
         },
       ),
       { numRuns: REQUESTS, seed: SEED, endOnFailure: true },
-    ); // prettier-ignore
+    );
     // It reaches what it means to try: some of it is done, some refused by the contract, some by a rule.
-    const reached = Object.fromEntries([200, 400, 404, 409, 422].map((status) => [status, (statuses.get(status) ?? 0) > 0])); // prettier-ignore
+    const reached = Object.fromEntries(
+      [200, 400, 404, 409, 422].map((status) => [status, (statuses.get(status) ?? 0) > 0]),
+    );
     expect(reached).toEqual({ 200: true, 400: true, 404: true, 409: true, 422: true });
   }, 900_000);
 
   it('leaves no bench that does not open, and no proposal that does not fit', async () => {
     for (const { id } of clients) {
-      const { status, text } = await send({ method: 'GET', path: `/clients/${id}/bench`, query: '', body: undefined }); // prettier-ignore
+      const { status, text } = await send({
+        method: 'GET',
+        path: `/clients/${id}/bench`,
+        query: '',
+        body: undefined,
+      });
       expect(status).toBe(200);
       const { chart } = v.parse(BenchAnswer, JSON.parse(text));
       if (chart === null) continue;

@@ -13,7 +13,10 @@ const raw = (name: Raw['name'], userId = 'u'): Raw => ({
   query: {},
   body: null,
 });
-const done = (body: string): Runner => () => Promise.resolve({ status: 200, headers: {}, body, fault: null }); // prettier-ignore
+const done =
+  (body: string): Runner =>
+  () =>
+    Promise.resolve({ status: 200, headers: {}, body, fault: null });
 const endless: Runner = (_raw, signal) =>
   new Promise((_resolve, reject) =>
     signal.addEventListener('abort', () => reject(new Error('ended'))),
@@ -26,13 +29,17 @@ const plan = (change: Partial<LanePlan> = {}): LanePlan => ({
   seconds: 0.05,
   close: () => Promise.resolve(),
   ...change,
-}); // prettier-ignore
+});
 
 describe('the lanes in which work is done', () => {
   it('keep what may take long apart from what people wait for', async () => {
     const lanes = layLanes(plan());
     const where = async (name: Raw['name']) => (await lanes.run(raw(name))).body;
-    expect([await where('clients'), await where('bench'), await where('adopt')]).toEqual(['here', 'quick', 'long']); // prettier-ignore
+    expect([await where('clients'), await where('bench'), await where('adopt')]).toEqual([
+      'here',
+      'quick',
+      'long',
+    ]);
   });
 
   it('end work that takes too long, say so, and go on with the next', async () => {
@@ -62,15 +69,23 @@ describe('the lanes in which work is done', () => {
       threads: 1,
       seconds: 60,
     });
-    const threaded = await serve(createPool(String(server.pool.options.connectionString)), { lanes });
+    const threaded = await serve(createPool(String(server.pool.options.connectionString)), {
+      lanes,
+    });
     const maren = await threaded.signedIn(MAREN);
     const { id } = await clientNamed(maren, 'Kestrel Lane Cider Works');
-    const paths = [`/clients/${id}/bench`, `/clients/${id}/revisions/1/chart`, `/clients/${id}/exports/json`];
-    const statuses = await Promise.all(paths.map(async (path) => (await maren.ask('GET', path)).status));
+    const paths = [
+      `/clients/${id}/bench`,
+      `/clients/${id}/revisions/1/chart`,
+      `/clients/${id}/exports/json`,
+    ];
+    const statuses = await Promise.all(
+      paths.map(async (path) => (await maren.ask('GET', path)).status),
+    );
     expect(statuses).toEqual([200, 200, 200]);
     await threaded.stop();
     await lanes.close();
     await pool.end();
     await server.stop();
-  }, 60_000); // prettier-ignore
+  }, 60_000);
 });

@@ -23,8 +23,13 @@ describe('merging accounts', () => {
     maren = await server.signedIn(MAREN);
     clientId = (await clientNamed(maren, 'Tern Street Ceramics')).id;
     before = await benchChart(maren, clientId);
-    merge = { type: 'merge', id: idOf(before, '5002'), into: idOf(before, '5001'), acrossKinds: false };
-  }); // prettier-ignore
+    merge = {
+      type: 'merge',
+      id: idOf(before, '5002'),
+      into: idOf(before, '5001'),
+      acrossKinds: false,
+    };
+  });
   afterEach(() => server.stop());
 
   const adopt = (...operations: Operation[]) => adoptAs(maren, clientId, ...operations);
@@ -91,9 +96,14 @@ describe('merging accounts', () => {
     await adopt(merge);
     const { former } = await benchChart(maren, clientId);
     expect(former).toEqual([
-      { accountId: idOf(before, '5002'), number: '5002', name: expect.any(String), untilRevision: 2 },
+      {
+        accountId: idOf(before, '5002'),
+        number: '5002',
+        name: expect.any(String),
+        untilRevision: 2,
+      },
     ]);
-  }); // prettier-ignore
+  });
 
   it('refuses to merge different kinds by mistake', async () => {
     const into = idOf(before, '6100');

@@ -47,7 +47,9 @@ describe('bringing a database forward', () => {
   it('notes what ran before that was looked at', async () => {
     await pool.query('UPDATE schema_migration SET checksum = NULL');
     expect(await refusal()).toBe('');
-    const { rows } = await pool.query('SELECT count(*)::int AS none FROM schema_migration WHERE checksum IS NULL'); // prettier-ignore
+    const { rows } = await pool.query(
+      'SELECT count(*)::int AS none FROM schema_migration WHERE checksum IS NULL',
+    );
     expect(rows).toEqual([{ none: 0 }]);
   });
 

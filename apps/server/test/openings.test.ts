@@ -131,7 +131,14 @@ describe('opening balances from a list', () => {
       operations: [],
       opening: opening([{ accountId: idOf('1010'), amount: 1 }]),
     };
-    const request = { version: proposal.version, baseRevision, steps: [step], conflicts: [], name: '', comment: '' }; // prettier-ignore
+    const request = {
+      version: proposal.version,
+      baseRevision,
+      steps: [step],
+      conflicts: [],
+      name: '',
+      comment: '',
+    };
     await maren.ask('PUT', `/clients/${clientId}/proposal`, request);
     expect((await benchChart(maren, clientId)).proposal.steps).toEqual([step]);
   });

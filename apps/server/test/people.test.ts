@@ -80,7 +80,9 @@ describe('the people of a practice', () => {
 
   it('never leave the practice without an administrator, even when two go at once', async () => {
     const own = await idOf(MAREN);
-    expect((await maren.ask('DELETE', `/staff/${own}`)).body).toEqual({ code: 'lastAdministrator' }); // prettier-ignore
+    expect((await maren.ask('DELETE', `/staff/${own}`)).body).toEqual({
+      code: 'lastAdministrator',
+    });
     const [other] = [await idOf(TOBIAS)];
     await maren.ask('PUT', `/staff/${other}`, { role: 'administrator', clientId: null });
     const tobias = await server.signedIn(TOBIAS);
@@ -93,7 +95,11 @@ describe('the people of a practice', () => {
 
   it('are let in anew by a reset, which ends their sessions', async () => {
     const tobias = await server.signedIn(TOBIAS);
-    const { body } = await maren.ask<InvitedAnswer>('POST', `/staff/${await idOf(TOBIAS)}/reset`, {}); // prettier-ignore
+    const { body } = await maren.ask<InvitedAnswer>(
+      'POST',
+      `/staff/${await idOf(TOBIAS)}/reset`,
+      {},
+    );
     expect((await tobias.ask('GET', '/clients')).status).toBe(401);
     expect((await signIn(TOBIAS, PASSWORD)).status).toBe(401);
     await takeUp(body.token);

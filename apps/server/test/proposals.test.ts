@@ -127,7 +127,10 @@ describe('a proposal', () => {
     const clay = idOf(await benchChart(maren, clientId), '5001');
     const proposed = { baseRevision: 1, steps: [aStep(rename(clay, 'Stoneware clay'))] };
     await adoptSteps(tobias, clientId, proposed);
-    const answer = await adoptSteps<object>(maren, clientId, { ...proposed, steps: [aStep(rename(clay, 'Stoneware clay'))] }); // prettier-ignore
+    const answer = await adoptSteps<object>(maren, clientId, {
+      ...proposed,
+      steps: [aStep(rename(clay, 'Stoneware clay'))],
+    });
     expect(answer.body).toEqual({ revision: null, posted: 0 });
     expect((await benchChart(maren, clientId)).revision).toBe(2);
   });
@@ -137,8 +140,15 @@ describe('a proposal', () => {
     const request = { version: 0, baseRevision: 99, steps: [step], conflicts: [] };
     const { body } = await maren.ask('PUT', `/clients/${clientId}/proposal`, request);
     expect(body).toMatchObject({ issues: [{ field: 'baseRevision' }] });
-    const many = Array.from({ length: 30_001 }, () => ({ id: randomUUID(), operations: [{ type: 'restore', id: randomUUID() }] })); // prettier-ignore
-    const answer = await maren.ask('PUT', `/clients/${clientId}/proposal`, { ...request, baseRevision: 1, steps: many }); // prettier-ignore
+    const many = Array.from({ length: 30_001 }, () => ({
+      id: randomUUID(),
+      operations: [{ type: 'restore', id: randomUUID() }],
+    }));
+    const answer = await maren.ask('PUT', `/clients/${clientId}/proposal`, {
+      ...request,
+      baseRevision: 1,
+      steps: many,
+    });
     expect(answer.status).toBe(400);
   });
 

@@ -94,7 +94,10 @@ describe('accounts that only some may see', () => {
     const { body: revisions } = await tobias.ask<RevisionAnswer[]>('GET', `${base()}/revisions`);
     expect(revisions[0]?.operations).toEqual([]);
     expect(JSON.stringify(revisions)).not.toContain('Employer’s contributions');
-    const { body: then } = await tobias.ask<RevisionChartAnswer>('GET', `${base()}/revisions/3/chart`); // prettier-ignore
+    const { body: then } = await tobias.ask<RevisionChartAnswer>(
+      'GET',
+      `${base()}/revisions/3/chart`,
+    );
     expect(then.accounts.map(({ name }) => name)).not.toContain('Payroll taxes');
     const former = (await benchChart(tobias, clientId)).former;
     expect(former.some(({ accountId }) => accountId === taxes)).toBe(false);

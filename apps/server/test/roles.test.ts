@@ -22,7 +22,11 @@ describe('what people of each role may do', () => {
 
   /** The path of an endpoint at a client, with ids that nobody has for the rest: nothing is changed by walking. */
   const pathOf = ({ path }: Endpoint, clientId: string): string =>
-    path.replace(':clientId', clientId).replace(/:number/g, '99999').replace(/:format/g, 'none').replace(/:\w+/g, () => randomUUID()); // prettier-ignore
+    path
+      .replace(':clientId', clientId)
+      .replace(/:number/g, '99999')
+      .replace(/:format/g, 'none')
+      .replace(/:\w+/g, () => randomUUID());
   const bodyOf = ({ method }: Endpoint): object | undefined => (method === 'get' ? undefined : {});
   const walk = async (who: Caller, endpoint: Endpoint): Promise<number> => {
     const response = await fetch(`${server.base}/api${pathOf(endpoint, cider)}`, {
@@ -83,9 +87,16 @@ describe('what people of each role may do', () => {
   });
 
   it('lets a bookkeeper remove only the kept charts that are their own; an administrator any', async () => {
-    const [administrator, bookkeeper] = [people.get('administrator'), people.get('bookkeeper')] as [Caller, Caller]; // prettier-ignore
+    const [administrator, bookkeeper] = [people.get('administrator'), people.get('bookkeeper')] as [
+      Caller,
+      Caller,
+    ];
     const keep = (who: Caller, name: string) =>
-      who.ask<{ id: string }>('POST', `/clients/${cider}/kept-chart`, { keptChartId: null, name, note: '' }); // prettier-ignore
+      who.ask<{ id: string }>('POST', `/clients/${cider}/kept-chart`, {
+        keptChartId: null,
+        name,
+        note: '',
+      });
     const [theirs, own] = [await keep(administrator, 'Drinks'), await keep(bookkeeper, 'Orchards')];
     const remove = (who: Caller, id: string) => who.ask('DELETE', `/kept-charts/${id}`);
     expect((await remove(bookkeeper, theirs.body.id)).status).toBe(403);

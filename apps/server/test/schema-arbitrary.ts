@@ -40,7 +40,7 @@ export class SchemaArbitraries {
 
   /** Values of the shape that a schema asks for. */
   of(schema: v.GenericSchema): fc.Arbitrary<unknown> {
-    return this.node(schema as unknown as Node);
+    return this.node(schema);
   }
 
   private node(node: Node): fc.Arbitrary<unknown> {

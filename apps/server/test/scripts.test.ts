@@ -31,13 +31,28 @@ describe('the commands', () => {
       writeFileSync(join(path, name), `#!/bin/bash\n${text}\n`, { mode: 0o755 });
     return `${path}:${process.env['PATH']}`;
   };
-  const run = (command: string, words: readonly string[], env: Readonly<Record<string, string>>): Said => {
-    const { status, stderr } = spawnSync(command, words, { env: { ...process.env, ...env }, encoding: 'utf8', timeout: 60_000 });
+  const run = (
+    command: string,
+    words: readonly string[],
+    env: Readonly<Record<string, string>>,
+  ): Said => {
+    const { status, stderr } = spawnSync(command, words, {
+      env: { ...process.env, ...env },
+      encoding: 'utf8',
+      timeout: 60_000,
+    });
     return { code: status, words: stderr };
-  }; // prettier-ignore
+  };
   const postgres = (env: Readonly<Record<string, string>>): Said =>
-    run(join(ROOT, 'bin/postgres'), ['start', 'probe'], { POSTGRES_DATA: join(folder, 'data'), ...env }); // prettier-ignore
-  const oneSentence = ({ words }: Said): string[] => words.trim().split('\n').filter((line) => !/^Installing/.test(line)); // prettier-ignore
+    run(join(ROOT, 'bin/postgres'), ['start', 'probe'], {
+      POSTGRES_DATA: join(folder, 'data'),
+      ...env,
+    });
+  const oneSentence = ({ words }: Said): string[] =>
+    words
+      .trim()
+      .split('\n')
+      .filter((line) => !/^Installing/.test(line));
 
   describe('without PostgreSQL', () => {
     const nothing = () => join(folder, 'no-postgres');
@@ -55,13 +70,25 @@ describe('the commands', () => {
     });
 
     it('say why it could not be installed', () => {
-      const said = postgres({ POSTGRES_HOME: nothing(), PATH: programs({ 'apt-get': 'echo "E: no such registry"; exit 100' }) }); // prettier-ignore
-      expect([said.code, oneSentence(said)]).toEqual([11, [expect.stringContaining('no such registry')]]); // prettier-ignore
+      const said = postgres({
+        POSTGRES_HOME: nothing(),
+        PATH: programs({ 'apt-get': 'echo "E: no such registry"; exit 100' }),
+      });
+      expect([said.code, oneSentence(said)]).toEqual([
+        11,
+        [expect.stringContaining('no such registry')],
+      ]);
     });
 
     it('say as whom it can be installed, where nobody may', () => {
-      const said = postgres({ POSTGRES_HOME: nothing(), PATH: programs({ id: 'echo 1000', sudo: 'exit 1' }) }); // prettier-ignore
-      expect([said.code, oneSentence(said)]).toEqual([11, [expect.stringContaining('apt-get install postgresql')]]); // prettier-ignore
+      const said = postgres({
+        POSTGRES_HOME: nothing(),
+        PATH: programs({ id: 'echo 1000', sudo: 'exit 1' }),
+      });
+      expect([said.code, oneSentence(said)]).toEqual([
+        11,
+        [expect.stringContaining('apt-get install postgresql')],
+      ]);
     });
   });
 
@@ -75,49 +102,74 @@ describe('the commands', () => {
   it('say that the disk is full, before anything is begun', () => {
     const df = 'echo "Filesystem 1M-blocks Used Available"; echo "x 9 9 3 99% /"';
     const said = postgres({ PATH: programs({ df }) });
-    expect([said.code, oneSentence(said)]).toEqual([13, [expect.stringContaining('Only 3 MB are free')]]); // prettier-ignore
+    expect([said.code, oneSentence(said)]).toEqual([
+      13,
+      [expect.stringContaining('Only 3 MB are free')],
+    ]);
   });
 
   it('say that the disk is full, when it fills up meanwhile', () => {
     const home = join(folder, 'postgres/15/bin');
     mkdirSync(home, { recursive: true });
-    writeFileSync(join(home, 'initdb'), '#!/bin/bash\necho "initdb: error: could not write file: No space left on device" >&2; exit 1\n', { mode: 0o755 }); // prettier-ignore
+    writeFileSync(
+      join(home, 'initdb'),
+      '#!/bin/bash\necho "initdb: error: could not write file: No space left on device" >&2; exit 1\n',
+      { mode: 0o755 },
+    );
     chmodSync(join(folder, 'postgres'), 0o755);
     const said = postgres({ POSTGRES_HOME: join(folder, 'postgres') });
-    expect([said.code, oneSentence(said)]).toEqual([13, [expect.stringContaining('The disk is full')]]); // prettier-ignore
+    expect([said.code, oneSentence(said)]).toEqual([
+      13,
+      [expect.stringContaining('The disk is full')],
+    ]);
   });
 
   it('say which folder cannot be written to', () => {
     writeFileSync(join(folder, 'file'), '');
     const said = postgres({ POSTGRES_DATA: join(folder, 'file/data') });
-    expect([said.code, oneSentence(said)]).toEqual([12, [expect.stringContaining('cannot be written to')]]); // prettier-ignore
+    expect([said.code, oneSentence(said)]).toEqual([
+      12,
+      [expect.stringContaining('cannot be written to')],
+    ]);
   });
 
   it('say which Node.js they need', () => {
     const node = 'if [ "$1" = --version ]; then echo v18.0.0; else exit 1; fi';
     const said = run(join(ROOT, 'bin/prepare'), [], { PATH: programs({ node }) });
-    expect([said.code, oneSentence(said)]).toEqual([10, [expect.stringContaining('this is v18.0.0')]]); // prettier-ignore
+    expect([said.code, oneSentence(said)]).toEqual([
+      10,
+      [expect.stringContaining('this is v18.0.0')],
+    ]);
   });
 
   describe('start the server', () => {
     /** A checkout of which everything is built, with its own data and a stand-in for what is served. */
     const checkout = (main: string): string => {
       const root = join(folder, 'checkout');
-      for (const path of ['bin', 'apps/server/dist']) mkdirSync(join(root, path), { recursive: true });
+      for (const path of ['bin', 'apps/server/dist'])
+        mkdirSync(join(root, path), { recursive: true });
       symlinkSync(join(ROOT, 'bin/common.sh'), join(root, 'bin/common.sh'));
       execFileSync('cp', [join(ROOT, 'bin/start'), join(root, 'bin/start')]);
-      for (const name of ['prepare', 'build']) writeFileSync(join(root, 'bin', name), '#!/bin/bash\n', { mode: 0o755 });
-      writeFileSync(join(root, 'bin/postgres'), '#!/bin/bash\necho "$@" >>asked\necho postgres://x\n', { mode: 0o755 });
+      for (const name of ['prepare', 'build'])
+        writeFileSync(join(root, 'bin', name), '#!/bin/bash\n', { mode: 0o755 });
+      writeFileSync(
+        join(root, 'bin/postgres'),
+        '#!/bin/bash\necho "$@" >>asked\necho postgres://x\n',
+        { mode: 0o755 },
+      );
       writeFileSync(join(root, 'apps/server/dist/main.js'), main);
       writeFileSync(join(root, 'apps/server/dist/package.json'), '{"type":"commonjs"}');
       return root;
-    }; // prettier-ignore
+    };
     const start = (root: string, env: Readonly<Record<string, string>> = {}): Said =>
       run(join(root, 'bin/start'), [], env);
 
     it('and end with an error when it ends by itself', () => {
       const said = start(checkout('process.exit(3)'));
-      expect([said.code, oneSentence(said)]).toEqual([20, [expect.stringContaining('exit code 3')]]); // prettier-ignore
+      expect([said.code, oneSentence(said)]).toEqual([
+        20,
+        [expect.stringContaining('exit code 3')],
+      ]);
     });
 
     it('and pass on what it says of itself', () => {
@@ -127,7 +179,9 @@ describe('the commands', () => {
     it('and stop PostgreSQL behind it', () => {
       const root = checkout('process.exit(1)');
       start(root);
-      expect(execFileSync('cat', [join(root, 'asked')], { encoding: 'utf8' })).toContain('stop application'); // prettier-ignore
+      expect(execFileSync('cat', [join(root, 'asked')], { encoding: 'utf8' })).toContain(
+        'stop application',
+      );
     });
 
     it('but not twice: the second one says where the first is, and touches nothing of it', () => {
@@ -143,8 +197,14 @@ describe('the commands', () => {
   });
 
   describe('the server', () => {
-    const GOOD = { SECRET: 's'.repeat(32), DATABASE_URL: process.env['TEST_DATABASE_URL'] ?? '', LOG: 'silent', PORT: '0' }; // prettier-ignore
-    const server = (env: Readonly<Record<string, string>>): Said => run(process.execPath, [MAIN], { ...GOOD, ...env }); // prettier-ignore
+    const GOOD = {
+      SECRET: 's'.repeat(32),
+      DATABASE_URL: process.env['TEST_DATABASE_URL'] ?? '',
+      LOG: 'silent',
+      PORT: '0',
+    };
+    const server = (env: Readonly<Record<string, string>>): Said =>
+      run(process.execPath, [MAIN], { ...GOOD, ...env });
 
     it('says every setting that is wrong', () => {
       const said = server({ SECRET: 'short', PORT: 'x' });
@@ -165,12 +225,18 @@ describe('the commands', () => {
       await admin.end();
       const said = server({ PORT: String(port), DATABASE_URL: own });
       taken.close();
-      expect([said.code, oneSentence(said)]).toEqual([14, [expect.stringContaining(`Port ${port} is taken`)]]); // prettier-ignore
+      expect([said.code, oneSentence(said)]).toEqual([
+        14,
+        [expect.stringContaining(`Port ${port} is taken`)],
+      ]);
     });
 
     it('says that the database cannot be reached', () => {
       const said = server({ DATABASE_URL: 'postgres://a:b@127.0.0.1:1/x' });
-      expect([said.code, oneSentence(said)]).toEqual([17, [expect.stringContaining('cannot be reached')]]); // prettier-ignore
+      expect([said.code, oneSentence(said)]).toEqual([
+        17,
+        [expect.stringContaining('cannot be reached')],
+      ]);
     });
   });
 });

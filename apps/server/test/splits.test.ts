@@ -180,7 +180,12 @@ describe('splitting an account', () => {
     const sold = part('Sold on account', '4021', {});
     await adopt(...sold.operations);
     const into = { ...part('Copper Heron', '4023', { words: 'heron' }).account };
-    const further: Split = { id: randomUUID(), from: sold.account.id, into: into.id, choice: choice({ words: 'heron' }) }; // prettier-ignore
+    const further: Split = {
+      id: randomUUID(),
+      from: sold.account.id,
+      into: into.id,
+      choice: choice({ words: 'heron' }),
+    };
     const place = { parentId: idOf(chart, '4020'), afterId: sold.account.id };
     await adopt({ type: 'addAccount', account: into, ...place }, { type: 'split', split: further });
     expect((await balances()).splits).toHaveLength(2);

@@ -1,13 +1,32 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { benchChart, clientNamed, freshDatabase, idOf, keepProposal, MAREN, PASSWORD, rename, SECRET, type Answer, type Caller } from './harness'; // prettier-ignore
+import {
+  benchChart,
+  clientNamed,
+  freshDatabase,
+  idOf,
+  keepProposal,
+  MAREN,
+  PASSWORD,
+  rename,
+  SECRET,
+  type Answer,
+  type Caller,
+} from './harness';
 
 const MAIN = join(__dirname, '../dist/main.js');
 
 describe('a server that is asked to stop', () => {
   it('lets what is under way end, takes nothing new, and ends without an error', async () => {
     const owner = await freshDatabase();
-    const env = { ...process.env, DATABASE_URL: String(owner.options.connectionString), SECRET, DEMO: 'yes', LOG: 'silent', PORT: '0' }; // prettier-ignore
+    const env = {
+      ...process.env,
+      DATABASE_URL: String(owner.options.connectionString),
+      SECRET,
+      DEMO: 'yes',
+      LOG: 'silent',
+      PORT: '0',
+    };
     const child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'pipe', 'inherit'] });
     const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
     const base = await new Promise<string>((resolve) =>
@@ -26,13 +45,19 @@ describe('a server that is asked to stop', () => {
           ...(body === undefined ? {} : { body: JSON.stringify(body) }),
         });
         cookie ||= (response.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
-        return { status: response.status, body: (await response.json()) as T, headers: response.headers }; // prettier-ignore
+        return {
+          status: response.status,
+          body: (await response.json()) as T,
+          headers: response.headers,
+        };
       },
     };
     await maren.ask('POST', '/sign-in', { email: MAREN, password: PASSWORD });
     const { id } = await clientNamed(maren, 'Tern Street Ceramics');
     const clay = idOf(await benchChart(maren, id), '5001');
-    const steps = [{ id: '00000000-0000-4000-8000-000000000001', operations: [rename(clay, 'Stoneware clay')] }]; // prettier-ignore
+    const steps = [
+      { id: '00000000-0000-4000-8000-000000000001', operations: [rename(clay, 'Stoneware clay')] },
+    ];
     const { body } = await keepProposal(maren, id, { baseRevision: 1, steps });
 
     // Somebody else holds the chart, so that the adoption is under way when the server is asked.

@@ -42,18 +42,46 @@ describe('restricted accounts, looked for by a colleague', () => {
     expect([status, body.refusal]).toEqual([200, undefined]);
   };
   const marked = (number: string, name: string, more: Partial<Account> = {}): Account => ({
-    id: randomUUID(), number, name: `Zebra ${name}`, shortLabel: 'Zebra', guidance: 'Zebra', notes: 'Zebra',
-    role: 'posting', kind: 'operatingExpense', retiredOn: null, systemUse: null,
-    settings: { restrictedTo: [own()] }, ...more,
-  }); // prettier-ignore
+    id: randomUUID(),
+    number,
+    name: `Zebra ${name}`,
+    shortLabel: 'Zebra',
+    guidance: 'Zebra',
+    notes: 'Zebra',
+    role: 'posting',
+    kind: 'operatingExpense',
+    retiredOn: null,
+    systemUse: null,
+    settings: { restrictedTo: [own()] },
+    ...more,
+  });
   const own = (): string => people.find(({ name }) => name === 'Maren Oake')?.id ?? '';
-  const add = (account: Account): Operation => ({ type: 'addAccount', account, parentId: null, afterId: null }); // prettier-ignore
+  const add = (account: Account): Operation => ({
+    type: 'addAccount',
+    account,
+    parentId: null,
+    afterId: null,
+  });
   const post = async (debit: string, credit: string, amount: number): Promise<void> => {
-    const viewer = { practiceId: '5f0c9a52-6b1e-4f7a-9d5c-3f0a8b1c2d01', userId: '', role: 'administrator', clientId: null } as const; // prettier-ignore
+    const viewer = {
+      practiceId: '5f0c9a52-6b1e-4f7a-9d5c-3f0a8b1c2d01',
+      userId: '',
+      role: 'administrator',
+      clientId: null,
+    } as const;
     const head = await maybeChart(server.pool, viewer, clientId);
     if (head === undefined) throw new Error('no chart');
-    const lines = [{ accountId: debit, amount }, { accountId: credit, amount: -amount }]; // prettier-ignore
-    const entry = { id: randomUUID(), date: '2026-09-14', source: 'journal', comment: '', lines } as const; // prettier-ignore
+    const lines = [
+      { accountId: debit, amount },
+      { accountId: credit, amount: -amount },
+    ];
+    const entry = {
+      id: randomUUID(),
+      date: '2026-09-14',
+      source: 'journal',
+      comment: '',
+      lines,
+    } as const;
     await inTransactionOn(server.pool, (on) => postEntries(on, head, [entry]));
   };
 
@@ -83,7 +111,12 @@ describe('restricted accounts, looked for by a colleague', () => {
       .join('\n');
   };
 
-  const asked = async (who: Caller, method: string, path: string, body?: unknown): Promise<string> => {
+  const asked = async (
+    who: Caller,
+    method: string,
+    path: string,
+    body?: unknown,
+  ): Promise<string> => {
     const response = await fetch(`${server.base}/api${path}`, {
       method,
       headers: { cookie: who.cookie, 'content-type': 'application/json' },
@@ -92,7 +125,7 @@ describe('restricted accounts, looked for by a colleague', () => {
     const text = textsIn(Buffer.from(await response.arrayBuffer()));
     expect(response.status).toBeLessThan(500);
     return text;
-  }; // prettier-ignore
+  };
 
   const queryOf = (name: EndpointName): string =>
     ['balances', 'exportChart'].includes(name) ? `?${PERIOD}` : '';
@@ -100,47 +133,78 @@ describe('restricted accounts, looked for by a colleague', () => {
   /** Every way in which a reading endpoint can be asked here. */
   const pathsOf = async (name: EndpointName, { path }: Endpoint): Promise<string[]> => {
     const { revision } = await benchChart(maren, clientId);
-    const kept = (await maren.ask<{ id: string; versions: { number: number }[] }[]>('GET', '/kept-charts')).body; // prettier-ignore
+    const kept = (
+      await maren.ask<{ id: string; versions: { number: number }[] }[]>('GET', '/kept-charts')
+    ).body;
     const parts: Readonly<Record<string, readonly string[]>> = {
       clientId: [clientId],
-      number: name === 'keptVersion' ? kept.flatMap(({ versions }) => versions.map(({ number }) => String(number))) : Array.from({ length: revision + 1 }, (_, at) => String(at)),
+      number:
+        name === 'keptVersion'
+          ? kept.flatMap(({ versions }) => versions.map(({ number }) => String(number)))
+          : Array.from({ length: revision + 1 }, (_, at) => String(at)),
       authorId: people.map(({ id }) => id),
       format: [...EXPORT_FORMATS],
       keptChartId: kept.map(({ id }) => id),
-    }; // prettier-ignore
+    };
     const names = [...path.matchAll(/:(\w+)/g)].map(([, found = '']) => found);
     const all = names.reduce<string[]>(
-      (so, part) => so.flatMap((one) => (parts[part] ?? [randomUUID()]).map((value) => one.replace(`:${part}`, value))),
+      (so, part) =>
+        so.flatMap((one) =>
+          (parts[part] ?? [randomUUID()]).map((value) => one.replace(`:${part}`, value)),
+        ),
       [path],
-    ); // prettier-ignore
+    );
     return all.map((one) => `${one}${queryOf(name)}`);
   };
 
   /** Questions that name hidden accounts outright. */
   const forged = (): (readonly [string, string, unknown])[] => {
-    const split = (from: string, into: string): Split => ({ id: randomUUID(), from, into, choice: { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 } }); // prettier-ignore
+    const split = (from: string, into: string): Split => ({
+      id: randomUUID(),
+      from,
+      into,
+      choice: { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 },
+    });
     const [first, last] = ['2026-07', '2026-10'];
     return [
       ['POST', `/clients/${clientId}/postings`, { accounts: [hidden.a] }],
       ['POST', `/clients/${clientId}/postings`, { accounts: [seen.bank, hidden.b] }],
-      ['POST', `/clients/${clientId}/splits`, { first, last, splits: [split(hidden.a, seen.fuel)], without: [] }],
-      ['POST', `/clients/${clientId}/splits`, { first, last, splits: [split(seen.fuel, hidden.a)], without: [] }],
-      ['POST', `/clients/${clientId}/kept-chart`, { keptChartId: null, name: randomUUID(), note: '' }],
-    ]; // prettier-ignore
+      [
+        'POST',
+        `/clients/${clientId}/splits`,
+        { first, last, splits: [split(hidden.a, seen.fuel)], without: [] },
+      ],
+      [
+        'POST',
+        `/clients/${clientId}/splits`,
+        { first, last, splits: [split(seen.fuel, hidden.a)], without: [] },
+      ],
+      [
+        'POST',
+        `/clients/${clientId}/kept-chart`,
+        { keptChartId: null, name: randomUUID(), note: '' },
+      ],
+    ];
   };
 
   const findNoMark = async (): Promise<void> => {
-    const reading = (Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]).filter(([, { method }]) => method === 'get'); // prettier-ignore
+    const reading = (Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]).filter(
+      ([, { method }]) => method === 'get',
+    );
     const found: string[] = [];
     for (const [role, who] of colleagues) {
       const look = async (method: string, path: string, body?: unknown): Promise<void> => {
         const text = (await asked(who, method, path, body)).replace(IDS, '');
         for (const mark of MARKS)
-          if (mark.test(text)) found.push(`${role} ${method} ${path}: ${mark.source} in ${text.slice(Math.max(0, text.search(mark) - 60), text.search(mark) + 60)}`); // prettier-ignore
+          if (mark.test(text))
+            found.push(
+              `${role} ${method} ${path}: ${mark.source} in ${text.slice(Math.max(0, text.search(mark) - 60), text.search(mark) + 60)}`,
+            );
       };
       for (const [name, endpoint] of reading)
         for (const path of await pathsOf(name, endpoint)) await look('GET', path);
-      if (role !== 'onlooker') for (const [method, path, body] of forged()) await look(method, path, body); // prettier-ignore
+      if (role !== 'onlooker')
+        for (const [method, path, body] of forged()) await look(method, path, body);
     }
     expect(found).toEqual([]);
   };
@@ -161,7 +225,13 @@ describe('restricted accounts, looked for by a colleague', () => {
       id: hidden.a,
       number: '7773',
     });
-    await adopt({ type: 'renumberMany', numbers: [{ id: hidden.b, number: '7774' }, { id: seen.fuel, number: '6219' }] }); // prettier-ignore
+    await adopt({
+      type: 'renumberMany',
+      numbers: [
+        { id: hidden.b, number: '7774' },
+        { id: seen.fuel, number: '6219' },
+      ],
+    });
     await findNoMark();
   }, 60_000);
 
@@ -185,9 +255,16 @@ describe('restricted accounts, looked for by a colleague', () => {
     const { revision } = await benchChart(maren, clientId);
     const secret = marked('7768', 'car');
     const steps = [aStep(add(secret), rename(hidden.a, 'Zebra wages'))];
-    const { body } = await keepProposal(maren, clientId, { baseRevision: revision, steps, name: 'Pay' }); // prettier-ignore
+    const { body } = await keepProposal(maren, clientId, {
+      baseRevision: revision,
+      steps,
+      name: 'Pay',
+    });
     const reviewer = people.find(({ name }) => name === 'Some reviewer')?.id ?? '';
-    const handed = await maren.ask('POST', `/clients/${clientId}/proposal/hand-over`, { reviewerId: reviewer, version: body.version }); // prettier-ignore
+    const handed = await maren.ask('POST', `/clients/${clientId}/proposal/hand-over`, {
+      reviewerId: reviewer,
+      version: body.version,
+    });
     expect(handed.status).toBe(200);
     await findNoMark();
     await withdraw(maren);
@@ -195,18 +272,33 @@ describe('restricted accounts, looked for by a colleague', () => {
 
   it('are not found among splits between them and others', async () => {
     const choice = { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 };
-    const split = (from: string, into: string): Operation => ({ type: 'split', split: { id: randomUUID(), from, into, choice } }); // prettier-ignore
+    const split = (from: string, into: string): Operation => ({
+      type: 'split',
+      split: { id: randomUUID(), from, into, choice },
+    });
     const part = marked('7775', 'part');
     await adopt(add(part), split(hidden.a, part.id));
     await findNoMark();
     const { revision } = await benchChart(maren, clientId);
-    const { body } = await maren.ask<{ operations: Operation[] }>('GET', `/clients/${clientId}/revisions/${revision}/undo`); // prettier-ignore
+    const { body } = await maren.ask<{ operations: Operation[] }>(
+      'GET',
+      `/clients/${clientId}/revisions/${revision}/undo`,
+    );
     await adopt(...body.operations);
     await findNoMark();
   }, 120_000);
 
   it('are not found merged into one another, into an open one, or with an open one in them', async () => {
-    const [gone, open] = [marked('7776', 'gift'), marked('6998', 'open', { settings: {}, name: 'Sundries of the yard', shortLabel: '', guidance: '', notes: '' })]; // prettier-ignore
+    const [gone, open] = [
+      marked('7776', 'gift'),
+      marked('6998', 'open', {
+        settings: {},
+        name: 'Sundries of the yard',
+        shortLabel: '',
+        guidance: '',
+        notes: '',
+      }),
+    ];
     await adopt(add(gone), add(open));
     await adopt({ type: 'merge', id: gone.id, into: seen.fuel, acrossKinds: false });
     await adopt({ type: 'merge', id: open.id, into: hidden.b, acrossKinds: false });
@@ -215,15 +307,27 @@ describe('restricted accounts, looked for by a colleague', () => {
   }, 120_000);
 
   it('are not found below one that was restricted, once they are gone', async () => {
-    const [above, below] = [marked('7777', 'heading', { role: 'heading' }), marked('7778', 'below', { settings: {} })]; // prettier-ignore
-    await adopt(add(above), { type: 'addAccount', account: below, parentId: above.id, afterId: null }); // prettier-ignore
+    const [above, below] = [
+      marked('7777', 'heading', { role: 'heading' }),
+      marked('7778', 'below', { settings: {} }),
+    ];
+    await adopt(add(above), {
+      type: 'addAccount',
+      account: below,
+      parentId: above.id,
+      afterId: null,
+    });
     await findNoMark();
     await adopt({ type: 'deleteAccount', id: below.id }, { type: 'deleteAccount', id: above.id });
     await findNoMark();
   }, 120_000);
 
   it('are not kept with the chart that the practice begins others from', async () => {
-    const kept = await maren.ask('POST', `/clients/${clientId}/kept-chart`, { keptChartId: null, name: 'Ours', note: '' }); // prettier-ignore
+    const kept = await maren.ask('POST', `/clients/${clientId}/kept-chart`, {
+      keptChartId: null,
+      name: 'Ours',
+      note: '',
+    });
     expect(kept.status).toBe(200);
     await findNoMark();
   }, 60_000);

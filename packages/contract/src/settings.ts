@@ -107,7 +107,7 @@ export const ChangeSettingSchema = v.variant('setting', [
   setting('budget'),
   setting('pinned'),
 ]);
-/** Every setting can be changed, and nothing else. */
+/** Every setting can be changed, and nothing else. @public the compiler alone asks for it */
 export const CHANGES_EVERY_SETTING = mirrors<ChangeSetting>()(ChangeSettingSchema);
 
 const DimensionName = textUpTo(DIMENSION_NAME_LIMIT);
@@ -125,7 +125,7 @@ export const DimensionSchema = mirrors<Dimension>()(
 );
 
 /** Which postings of an account are meant. */
-export const PostingChoiceSchema = mirrors<PostingChoice>()(
+const PostingChoiceSchema = mirrors<PostingChoice>()(
   v.strictObject({
     first: v.nullable(DateText),
     last: v.nullable(DateText),

@@ -3,14 +3,27 @@ import type { AuditHead, AuditRow } from './audit-xml';
 import { fieldBetween, plainAmount } from './csv';
 
 const ACCOUNTS = [
-  'GL_Account_Number', 'GL_Account_Name', 'Account_Type', 'Account_Subtype', 'FS_Caption',
-  'Parent_GL_Account_Number', 'Account_Role',
-] as const; // prettier-ignore
+  'GL_Account_Number',
+  'GL_Account_Name',
+  'Account_Type',
+  'Account_Subtype',
+  'FS_Caption',
+  'Parent_GL_Account_Number',
+  'Account_Role',
+] as const;
 
 const BALANCES = [
-  'GL_Account_Number', 'Fiscal_Year', 'Period', 'Period_From', 'Period_To', 'Beginning_Balance',
-  'Period_Debit', 'Period_Credit', 'Ending_Balance', 'Amount_Currency',
-] as const; // prettier-ignore
+  'GL_Account_Number',
+  'Fiscal_Year',
+  'Period',
+  'Period_From',
+  'Period_To',
+  'Beginning_Balance',
+  'Period_Debit',
+  'Period_Credit',
+  'Ending_Balance',
+  'Amount_Currency',
+] as const;
 
 /** The types of accounts as the standard calls them. */
 const TYPES: Readonly<Record<string, string>> = {

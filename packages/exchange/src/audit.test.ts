@@ -54,10 +54,12 @@ const readBack = async (text: string): Promise<Chart> => {
 /** What these formats can carry of a chart. */
 const carried = (chart: Chart) =>
   recordsOf(chart).map(({ name, kind, role, parentId, number }) => ({
-    number, name, kind,
+    number,
+    name,
+    kind,
     role: kind === 'retainedEarnings' ? '' : role,
     parent: parentId === null ? null : accountOf(chart, parentId)?.name,
-  })); // prettier-ignore
+  }));
 
 describe('the standard audit file', () => {
   const xml = writeAuditXml(rowsOf(CHART), HEAD);

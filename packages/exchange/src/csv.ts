@@ -17,18 +17,36 @@ export const plainAmount = (amount: Minor, currency: string): string => {
 };
 
 const HEADINGS = [
-  'Number', 'Name', 'Level', 'Parent', 'Role', 'Kind', 'Statement line', 'Short label', 'Guidance',
-  'Notes', 'Retired on',
-] as const; // prettier-ignore
+  'Number',
+  'Name',
+  'Level',
+  'Parent',
+  'Role',
+  'Kind',
+  'Statement line',
+  'Short label',
+  'Guidance',
+  'Notes',
+  'Retired on',
+] as const;
 
 const cellsOf = (row: ChartRow, currency: string): readonly string[] => [
   ...[
-    row.number, row.name, String(row.level), row.parent, row.role, row.kind, row.landing,
-    row.shortLabel, row.guidance, row.notes, row.retiredOn,
+    row.number,
+    row.name,
+    String(row.level),
+    row.parent,
+    row.role,
+    row.kind,
+    row.landing,
+    row.shortLabel,
+    row.guidance,
+    row.notes,
+    row.retiredOn,
   ].map(field),
   // A number of our own making, which may well begin with a minus.
   ...(row.amount === null ? [] : [plainAmount(row.amount, currency)]),
-]; // prettier-ignore
+];
 
 /** A chart as CSV. Source: RFC 4180; a byte order mark in front, so that spreadsheets read UTF-8. */
 export const writeCsv = (rows: readonly ChartRow[], currency: string): string => {

@@ -2,7 +2,7 @@ import { add, type Minor } from '@iunctus/core';
 import type { ChartRow } from './chart-table';
 
 /** Where an account that leads nowhere stands. */
-export const NOWHERE = 'On no statement';
+const NOWHERE = 'On no statement';
 
 /** What leads to one statement line: its accounts in chart order, and what they come to. */
 export interface LineRows {

@@ -35,11 +35,17 @@ const ALONE = 5;
 
 const nameCell = (row: ChartRow, { by, guidance }: PrintedChart): TableCell => ({
   stack: [
-    { text: inType(row.name), bold: row.role === 'heading', decoration: row.retiredOn === '' ? undefined : 'lineThrough' },
-    ...(guidance && row.guidance !== '' ? [{ text: inType(row.guidance), fontSize: 8, color: '#5f566a' }] : []),
+    {
+      text: inType(row.name),
+      bold: row.role === 'heading',
+      decoration: row.retiredOn === '' ? undefined : 'lineThrough',
+    },
+    ...(guidance && row.guidance !== ''
+      ? [{ text: inType(row.guidance), fontSize: 8, color: '#5f566a' }]
+      : []),
   ],
   margin: [by === 'number' ? (row.level - 1) * INDENT : 0, 0, 0, 0],
-}) as TableCell; // prettier-ignore
+});
 
 const cellsOf = (row: ChartRow, chart: PrintedChart): TableCell[] => [
   { text: row.number, color: '#5f566a' },
@@ -47,8 +53,16 @@ const cellsOf = (row: ChartRow, chart: PrintedChart): TableCell[] => [
   { text: row.kind, fontSize: 8 },
   ...(chart.amounts === null
     ? []
-    : [{ text: row.amount === null ? '' : formatAmount(row.amount, { currency: chart.currency, zero: '–' }), alignment: 'right' as const }]),
-]; // prettier-ignore
+    : [
+        {
+          text:
+            row.amount === null
+              ? ''
+              : formatAmount(row.amount, { currency: chart.currency, zero: '–' }),
+          alignment: 'right' as const,
+        },
+      ]),
+];
 
 interface Total {
   readonly words: string;
@@ -74,19 +88,24 @@ const tableOf = (
       dontBreakRows: true,
       widths: [54, '*', 120, ...(chart.amounts === null ? [] : [84])],
       body: [
-        head.map((text, column) => ({ text: inType(text), bold: true, fontSize: 8, alignment: column === 3 ? 'right' : 'left' })),
+        head.map((text, column) => ({
+          text: inType(text),
+          bold: true,
+          fontSize: 8,
+          alignment: column === 3 ? 'right' : 'left',
+        })),
         ...rows.map((row) => cellsOf(row, chart)),
         ...(total === null ? [] : [totalCells(total, chart)]),
       ] as TableCell[][],
     },
     layout: 'lightHorizontalLines',
   };
-}; // prettier-ignore
+};
 
 /** Accounts under the statement lines to which they lead, each line with what it comes to. */
 const byStatement = (chart: PrintedChart): Content[] =>
   rowsByLine(chart.rows).flatMap(({ landing, rows, sum }) => [
-    { text: inType(landing), bold: true, headlineLevel: 1, margin: [0, 12, 0, 4] } as Content,
+    { text: inType(landing), bold: true, headlineLevel: 1, margin: [0, 12, 0, 4] },
     tableOf(
       rows,
       chart,
@@ -116,7 +135,11 @@ export const writePrintedChart = async (chart: PrintedChart): Promise<Uint8Array
     }),
     content: [
       { text: inType(chart.client, 'Title'), fontSize: 18, bold: true },
-      { text: inType(`Chart of accounts. ${chart.subtitle}`), margin: [0, 2, 0, 12], color: '#5f566a' },
+      {
+        text: inType(`Chart of accounts. ${chart.subtitle}`),
+        margin: [0, 2, 0, 12],
+        color: '#5f566a',
+      },
       ...(chart.by === 'number' ? [tableOf(chart.rows, chart)] : byStatement(chart)),
     ],
   });

@@ -95,11 +95,14 @@ describe('the return as a sheet', () => {
       toLookAt,
       rows: [
         {
-          line: '22', words: 'Advertising', copy: 1, amount: 25_00,
+          line: '22',
+          words: 'Advertising',
+          copy: 1,
+          amount: 25_00,
           accounts: [{ title: '6010 =SUM(A1)', amount: 25_00 }],
         },
       ],
-    }); // prettier-ignore
+    });
 
   it('has each line with its words, copy and amount, and its accounts below', async () => {
     const rows = await readSheet(Buffer.from(await workbook([])), 'Return lines');

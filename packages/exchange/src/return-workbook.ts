@@ -32,9 +32,13 @@ export interface ReturnWorkbook {
   /** “January to December 2026”. */
   readonly year: string;
   /** What must be looked at before the amounts are used, an account and the reason each. */
-  readonly toLookAt: readonly { readonly title: string; readonly why: string; readonly amount: Minor }[];
+  readonly toLookAt: readonly {
+    readonly title: string;
+    readonly why: string;
+    readonly amount: Minor;
+  }[];
   readonly rows: readonly ReturnRow[];
-} // prettier-ignore
+}
 
 const setAmount = (cell: ExcelJS.Cell, amount: Minor, currency: string): void => {
   cell.value = amount / 10 ** minorDigits(currency);

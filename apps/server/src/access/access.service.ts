@@ -40,13 +40,17 @@ export const newToken = (): string => randomBytes(32).toString('base64url');
 /** Opens a session for somebody who has proved who they are. The one that they came with ends. Gives its token. */
 export const beginSession = async (
   on: Transaction,
-  { userId, hours, former }: { readonly userId: string; readonly hours: number; readonly former: string },
+  {
+    userId,
+    hours,
+    former,
+  }: { readonly userId: string; readonly hours: number; readonly former: string },
 ): Promise<string> => {
   const token = newToken();
   await closeSession(on, hashOf(former));
   await openSession(on, { tokenHash: hashOf(token), userId, hours });
   return token;
-}; // prettier-ignore
+};
 
 /** A try to sign in: from which address, with which session before, if any. */
 export interface SignInTry {

@@ -11,7 +11,7 @@ export const tokenIn = (request: Request): string => {
 };
 
 const kept = (request: Request) =>
-  ({ httpOnly: true, sameSite: 'strict', secure: request.secure, path: '/api' }) as const; // prettier-ignore
+  ({ httpOnly: true, sameSite: 'strict', secure: request.secure, path: '/api' }) as const;
 
 /** Gives the browser a session to keep, out of reach of scripts and other sites. */
 export const setCookie = (

@@ -52,7 +52,11 @@ const count = async (on: Transaction, { key, free, longest }: Counted): Promise<
 };
 
 /** Counts a try to sign in before it is looked at. Gives the seconds to wait first; 0 when it may be looked at. */
-export const countTry = async (on: Transaction, email: string, address: string): Promise<number> => {
+export const countTry = async (
+  on: Transaction,
+  email: string,
+  address: string,
+): Promise<number> => {
   await change(on, {
     text: `DELETE FROM sign_in_try WHERE last_at < now() - interval '2 days'`,
   });
@@ -61,7 +65,7 @@ export const countTry = async (on: Transaction, email: string, address: string):
     if (wait > 0) return wait;
   }
   return 0;
-}; // prettier-ignore
+};
 
 /** A try that was right: the account is free again, and the address has one try less against it. */
 export const forgiveTry = async (

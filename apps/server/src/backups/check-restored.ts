@@ -94,8 +94,10 @@ const essence = (account: Account): string =>
 const pictureOf = (chart: Chart): string =>
   JSON.stringify([
     recordsOf(chart).map((record) => [essence(record), record.parentId]),
-    mergedAccounts(chart).map(({ account, into }) => [account.id, into]).sort(),
-  ]); // prettier-ignore
+    mergedAccounts(chart)
+      .map(({ account, into }) => [account.id, into])
+      .sort(),
+  ]);
 
 /** Whether a chart is what its history says. */
 const isAsTold = async (

@@ -145,11 +145,17 @@ class RowWriter {
   /** A row names a table that there is, and columns that it has. */
   private look(table: string, row: string): void {
     const columns = TABLE_NAMES.has(table) ? this.columns.get(table) : undefined;
-    if (columns === undefined) return refuse(`The backup names a table “${table.slice(0, 60)}”, which there is not.`);
-    const read = parsed(v.record(v.string(), v.unknown()), row) ?? refuse(`Row ${this.rows + 1} of the backup cannot be read.`);
+    if (columns === undefined)
+      return refuse(`The backup names a table “${table.slice(0, 60)}”, which there is not.`);
+    const read =
+      parsed(v.record(v.string(), v.unknown()), row) ??
+      refuse(`Row ${this.rows + 1} of the backup cannot be read.`);
     const unknown = Object.keys(read).find((name) => !columns.has(name));
-    if (unknown !== undefined) refuse(`Row ${this.rows + 1} of the backup has a column “${unknown.slice(0, 60)}”, which ${table} has not.`);
-  } // prettier-ignore
+    if (unknown !== undefined)
+      refuse(
+        `Row ${this.rows + 1} of the backup has a column “${unknown.slice(0, 60)}”, which ${table} has not.`,
+      );
+  }
 
   private async flush(): Promise<void> {
     if (this.pending.length > 0) await insert(this.on, this.table, this.pending);
@@ -201,7 +207,11 @@ const readHead = (line: string): Head => {
 };
 
 /** Brings an empty database as far as the backed-up one was. */
-const prepare = async (pool: pg.Pool, { migrations }: RestoreRequest, head: Head): Promise<void> => {
+const prepare = async (
+  pool: pg.Pool,
+  { migrations }: RestoreRequest,
+  head: Head,
+): Promise<void> => {
   try {
     await migrate(pool, migrations, { last: head.migration });
   } catch (error) {
@@ -215,7 +225,7 @@ const prepare = async (pool: pg.Pool, { migrations }: RestoreRequest, head: Head
     refuse('The backup was made by a newer version. Restore it with that version.');
   if ((newest?.name ?? '') > head.migration)
     refuse('The database is already newer than the backup. Restore into one that is empty.');
-}; // prettier-ignore
+};
 
 const writeRows = (
   pool: pg.Pool,
@@ -233,12 +243,17 @@ const writeRows = (
         await writer.take(line.value);
       writer.end();
       if (!writer.isOwn && !request.foreign)
-        refuse('Another installation made this backup, or one before backups were signed. If you trust whoever gave it to you, restore it with FOREIGN=yes.');
+        refuse(
+          'Another installation made this backup, or one before backups were signed. If you trust whoever gave it to you, restore it with FOREIGN=yes.',
+        );
       await givePasswords(on, request.password);
     });
     await goOnCounting(on);
-    await change(on, { text: 'INSERT INTO schema_migration (name) VALUES ($1)', values: [RESTORING] });
-  }); // prettier-ignore
+    await change(on, {
+      text: 'INSERT INTO schema_migration (name) VALUES ($1)',
+      values: [RESTORING],
+    });
+  });
 
 /** Sees to everything that the database's rules and the core's would have seen to; on what is wrong nothing stays. */
 const check = async (pool: pg.Pool): Promise<void> => {

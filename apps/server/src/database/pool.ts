@@ -47,7 +47,9 @@ export const createPool = (
 ): pg.Pool => {
   const types: pg.CustomTypesConfig = {
     getTypeParser: (oid, format) =>
-      oid === DATE_OID ? (value: string) => value : pg.types.getTypeParser(oid, format),
+      Number(oid) === DATE_OID
+        ? (value: string): unknown => value
+        : (pg.types.getTypeParser(oid, format) as (value: string) => unknown),
   };
   const pool = new pg.Pool({
     connectionString: url,

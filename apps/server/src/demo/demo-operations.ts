@@ -71,7 +71,7 @@ const dimensionOf = (
 };
 
 /** The operations of one gesture, as the bench would make them. */
-export const gestureOperations = (chart: Chart, gesture: DemoGesture): readonly Operation[] => {
+const gestureOperations = (chart: Chart, gesture: DemoGesture): readonly Operation[] => {
   if ('add' in gesture) return [additionOf(chart, gesture)];
   if ('plan' in gesture) return [{ type: 'setPlan', plan: inferPlan(chart), numbered: true }];
   if ('dimension' in gesture) return dimensionOf(chart, gesture);

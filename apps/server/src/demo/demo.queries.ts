@@ -75,10 +75,13 @@ export const deletePractice = async (on: Transaction, practiceId: string): Promi
   const values = [practiceId];
   await on.query('SET CONSTRAINTS ALL DEFERRED');
   for (const [table] of TABLES) await on.query(`ALTER TABLE ${table} DISABLE TRIGGER USER`);
-  await change(on, { text: 'UPDATE app_user SET role = \'reviewer\', client_id = NULL WHERE practice_id = $1', values });
+  await change(on, {
+    text: "UPDATE app_user SET role = 'reviewer', client_id = NULL WHERE practice_id = $1",
+    values,
+  });
   for (const [table, by] of TABLES)
     await change(on, { text: `DELETE FROM ${table} WHERE ${OWNED[by]}`, values });
   await change(on, { text: 'DELETE FROM practice WHERE id = $1', values });
   await on.query('SET CONSTRAINTS ALL IMMEDIATE');
   for (const [table] of TABLES) await on.query(`ALTER TABLE ${table} ENABLE TRIGGER USER`);
-}; // prettier-ignore
+};

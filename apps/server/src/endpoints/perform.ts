@@ -27,7 +27,7 @@ export interface Outcome {
 const JSON_TYPE = 'application/json; charset=utf-8';
 
 /** An answer as JSON. */
-export const jsonOutcome = (status: number, value: unknown): Outcome => ({
+const jsonOutcome = (status: number, value: unknown): Outcome => ({
   status,
   headers: { 'content-type': JSON_TYPE },
   body: JSON.stringify(value),
@@ -49,8 +49,15 @@ export const failedOutcome = (error: unknown, requestId: string): Outcome => {
 /** A name that any system takes for a file, in the header's own way. Source: RFC 6266 and RFC 8187 (from memory). */
 const attached = (name: string): string => {
   const safe = name.replace(/[\p{Cc}\p{Cf}/\\:*?"<>|]+/gu, ' ').trim();
-  const plain = safe.normalize('NFKD').replace(/[^\x20-\x7e]/g, '').replaceAll('%', '') || 'file'; // prettier-ignore
-  const whole = encodeURIComponent(safe.replace(/\p{Surrogate}/gu, '')).replace(/['()*]/g, (sign) => `%${sign.charCodeAt(0).toString(16)}`); // prettier-ignore
+  const plain =
+    safe
+      .normalize('NFKD')
+      .replace(/[^\x20-\x7e]/g, '')
+      .replaceAll('%', '') || 'file';
+  const whole = encodeURIComponent(safe.replace(/\p{Surrogate}/gu, '')).replace(
+    /['()*]/g,
+    (sign) => `%${sign.charCodeAt(0).toString(16)}`,
+  );
   return `attachment; filename="${plain}"; filename*=UTF-8''${whole}`;
 };
 
@@ -61,12 +68,16 @@ const fileOutcome = ({ name, type, content }: HandedOut): Outcome => ({
   fault: null,
 });
 
-const callOf = (endpoint: Endpoint, { viewer, params, query, body }: Raw): Call<WorkEndpoint> => ({
-  viewer,
-  params,
-  query: endpoint.query === undefined ? undefined : read(endpoint.query, query),
-  body: endpoint.request === undefined ? undefined : read(endpoint.request, readJson(body ?? new Uint8Array())),
-}) as unknown as Call<WorkEndpoint>; // prettier-ignore
+const callOf = (endpoint: Endpoint, { viewer, params, query, body }: Raw): Call<WorkEndpoint> =>
+  ({
+    viewer,
+    params,
+    query: endpoint.query === undefined ? undefined : read(endpoint.query, query),
+    body:
+      endpoint.request === undefined
+        ? undefined
+        : read(endpoint.request, readJson(body ?? new Uint8Array())),
+  }) as unknown as Call<WorkEndpoint>;
 
 /** Reads what is asked by the contract, answers it, and never throws. */
 export const perform = async (tools: Tools, raw: Raw): Promise<Outcome> => {

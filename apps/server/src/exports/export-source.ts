@@ -47,7 +47,7 @@ export const handedOutBy = ({ practice, client }: Taken): { author: string; pape
 });
 
 /** The amounts of a period over the chart. */
-export const rollUpOf = async (
+const rollUpOf = async (
   { pool, viewer, client }: Taken,
   { first, last }: Period,
 ): Promise<RollUp> => {

@@ -11,7 +11,7 @@ import type pg from 'pg';
 import type { AccessEndpoint } from '../endpoints/call';
 import { idIn, read, readJson } from '../problems/read-request';
 import { paramsOf } from './params';
-import type { Log } from './logging';
+import { requestIdOf, type Log } from './logging';
 import { openApi } from './open-api';
 import { ProblemError } from '../problems/problem';
 import { lookAtInvitation, takeUpInvitation } from '../people/people.service';
@@ -73,7 +73,7 @@ const noted = async <T>(
     return await work();
   } catch (error) {
     const why = error instanceof ProblemError ? error.problem.code : 'failed';
-    log.info({ event: 'signInRefused', why, requestId: String(request.id) });
+    log.info({ event: 'signInRefused', why, requestId: requestIdOf(request) });
     throw error;
   }
 };
@@ -88,7 +88,7 @@ export const ACCESS_ANSWERS: Readonly<Record<AccessEndpoint, Answer>> = {
         former: tokenIn(call.request),
         hours: tools.limits.hours,
       });
-      tools.log.info({ event: 'signedIn', userId, requestId: String(call.request.id) });
+      tools.log.info({ event: 'signedIn', userId, requestId: requestIdOf(call.request) });
       return begun(tools, call, token);
     }),
   async signOut({ pool }, { request, response }) {
@@ -110,7 +110,7 @@ export const ACCESS_ANSWERS: Readonly<Record<AccessEndpoint, Answer>> = {
         address: addressOf(call),
         hours: tools.limits.hours,
       });
-      tools.log.info({ event: 'passwordSet', userId, requestId: String(call.request.id) });
+      tools.log.info({ event: 'passwordSet', userId, requestId: requestIdOf(call.request) });
       return begun(tools, call, token);
     }),
   openApi(_tools, { response }) {

@@ -11,7 +11,7 @@ import type { Outcome } from '../endpoints/perform';
 import type { Lanes } from '../lanes/lanes';
 import { readBody } from './body';
 import { paramsOf } from './params';
-import { nameEndpoint } from './logging';
+import { nameEndpoint, requestIdOf } from './logging';
 import { problem } from '../problems/problem';
 
 /** What answering takes. */
@@ -81,7 +81,7 @@ const answering =
       response,
       await tools.lanes.run({
         name,
-        requestId: String(request.id),
+        requestId: requestIdOf(request),
         viewer,
         params: paramsOf(request),
         query: { ...request.query },
@@ -104,4 +104,4 @@ export const apiRoutes = (tools: ApiTools): Router => {
     problem({ code: session === undefined ? 'notSignedIn' : 'notFound' });
   });
   return router;
-}; // prettier-ignore
+};

@@ -43,14 +43,19 @@ export const knownHost = ({ publicAddress }: Edge): RequestHandler => {
  * Lets requests that may change something pass only when they come from a page of this application: what the browser
  * says of the page must not say otherwise. Cookies are kept from other sites besides.
  */
-export const ownOrigin = ({ publicAddress }: Edge): RequestHandler => (request, _response, next) => {
-  if (request.method === 'GET' || request.method === 'HEAD') return next();
-  const site = request.headers['sec-fetch-site'];
-  const origin = request.headers.origin;
-  const host = request.headers.host ?? '';
-  const own = [originOf(host, request.secure), ...(publicAddress === null ? [] : [publicAddress])];
-  if (site !== undefined && site !== 'same-origin' && site !== 'none')
-    return problem({ code: 'foreignOrigin' });
-  if (origin !== undefined && !own.includes(origin)) return problem({ code: 'foreignOrigin' });
-  next();
-}; // prettier-ignore
+export const ownOrigin =
+  ({ publicAddress }: Edge): RequestHandler =>
+  (request, _response, next) => {
+    if (request.method === 'GET' || request.method === 'HEAD') return next();
+    const site = request.headers['sec-fetch-site'];
+    const origin = request.headers.origin;
+    const host = request.headers.host ?? '';
+    const own = [
+      originOf(host, request.secure),
+      ...(publicAddress === null ? [] : [publicAddress]),
+    ];
+    if (site !== undefined && site !== 'same-origin' && site !== 'none')
+      return problem({ code: 'foreignOrigin' });
+    if (origin !== undefined && !own.includes(origin)) return problem({ code: 'foreignOrigin' });
+    next();
+  };

@@ -3,15 +3,21 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { pino, type Logger } from 'pino';
 import { pinoHttp, type HttpLogger } from 'pino-http';
 
+/** The id by which a request is known in the log and to whoever asked. */
+export const requestIdOf = ({ id }: { readonly id: unknown }): string => id as string;
+
 /** What happens, a line of JSON each: no names, no addresses of people, nothing of what was asked or answered. */
 export type Log = Logger;
 
 /** A log at a level, to a file or to the standard output. */
-export const createLog = ({ level, file }: { readonly level: string; readonly file: string | null }): Log =>
-  pino({ level, base: null }, pino.destination({ dest: file ?? 1, mkdir: true, sync: false })); // prettier-ignore
-
-/** A log that says nothing. */
-export const SILENT: Log = pino({ level: 'silent' });
+export const createLog = ({
+  level,
+  file,
+}: {
+  readonly level: string;
+  readonly file: string | null;
+}): Log =>
+  pino({ level, base: null }, pino.destination({ dest: file ?? 1, mkdir: true, sync: false }));
 
 const given = (request: IncomingMessage): string | undefined => {
   const id = request.headers['x-request-id'];
@@ -19,7 +25,7 @@ const given = (request: IncomingMessage): string | undefined => {
 };
 
 const endpointIn = (response: ServerResponse): string =>
-  Reflect.get(response, 'endpointName') as string; // prettier-ignore
+  Reflect.get(response, 'endpointName') as string;
 
 /** Notes of which endpoint an answer is, for the log: its path alone would tell of whom it is. */
 export const nameEndpoint = (response: ServerResponse, name: string): void => {

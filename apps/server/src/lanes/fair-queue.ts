@@ -63,9 +63,7 @@ export class FairQueue {
   /** The first that may run of whoever has waited longest for a turn; that person goes to the end. */
   private take(): Waiting | undefined {
     for (const [owner, line] of this.lines) {
-      const at = line.findIndex(
-        ({ exclusive }) => exclusive === null || !this.held.has(exclusive),
-      ); // prettier-ignore
+      const at = line.findIndex(({ exclusive }) => exclusive === null || !this.held.has(exclusive));
       const [found] = at < 0 ? [] : line.splice(at, 1);
       if (found === undefined) continue;
       this.lines.delete(owner);

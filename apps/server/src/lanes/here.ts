@@ -3,7 +3,10 @@ import { perform } from '../endpoints/perform';
 import { layLanes, type Lanes, type Runner } from './lanes';
 
 /** Work in this thread, on this pool. */
-export const runnerHere = (pool: pg.Pool): Runner => (raw) => perform({ pool }, raw); // prettier-ignore
+export const runnerHere =
+  (pool: pg.Pool): Runner =>
+  (raw) =>
+    perform({ pool }, raw);
 
 /** Lanes without threads: all work is done here. */
 export const lanesHere = (pool: pg.Pool): Lanes => {

@@ -58,7 +58,8 @@ const within = async (run: Runner, raw: Raw, seconds: number): Promise<Outcome> 
   try {
     return await run(raw, signal);
   } catch (error) {
-    return signal.aborted ? problem({ code: 'tookTooLong' }) : Promise.reject(error as Error);
+    if (signal.aborted) return problem({ code: 'tookTooLong' });
+    throw error;
   }
 };
 

@@ -43,11 +43,18 @@ export const letAdministratorIn = (
     });
     const id = known?.id ?? randomUUID();
     if (known === undefined)
-      await insertPerson(on, { id, practiceId, name, email, role: 'administrator', clientId: null });
+      await insertPerson(on, {
+        id,
+        practiceId,
+        name,
+        email,
+        role: 'administrator',
+        clientId: null,
+      });
     else
       await change(on, {
         text: `UPDATE app_user SET role = 'administrator', client_id = NULL WHERE id = $1`,
         values: [id],
       });
     return (await openInvitation(on, id)).token;
-  }); // prettier-ignore
+  });

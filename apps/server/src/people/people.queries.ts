@@ -66,17 +66,13 @@ export const updateStanding = (
   });
 
 /** Lets somebody go: no password, no client; their name stays with what they did. */
-export const removePerson = (
-  on: Transaction,
-  viewer: Viewer,
-  personId: string,
-): Promise<number> =>
+export const removePerson = (on: Transaction, viewer: Viewer, personId: string): Promise<number> =>
   change(on, {
     text: `
       UPDATE app_user SET removed_at = now(), password_hash = NULL
       WHERE practice_id = $1 AND id = $2 AND removed_at IS NULL`,
     values: [viewer.practiceId, personId],
-  }); // prettier-ignore
+  });
 
 /** Locks the administrators of the practice until the transaction ends, and gives how many there are. */
 export const lockAdministrators = async (on: Transaction, viewer: Viewer): Promise<number> => {

@@ -79,9 +79,9 @@ describe('two statements side by side', () => {
 
   it('pair equal rows, and keep the place of a row that stands in one alone', () => {
     const merged = after({ type: 'merge', id: '5020', into: '5010', acrossKinds: false });
-    const rows = sideBySide(statement(CHART), statement(merged)).flatMap(({ row, before, after: now }) =>
-      row.type === 'line' ? [[row.name, before, now]] : [],
-    ); // prettier-ignore
+    const rows = sideBySide(statement(CHART), statement(merged)).flatMap(
+      ({ row, before, after: now }) => (row.type === 'line' ? [[row.name, before, now]] : []),
+    );
     expect(rows).toEqual([
       ['Sales', 100, 100],
       ['Fruit', 30, 50],

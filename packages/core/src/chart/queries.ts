@@ -50,9 +50,10 @@ export const pathTo = (chart: Chart, id: AccountId): readonly AccountId[] => {
 
 /** Where among neighbours an account stands; from behind, where what was just added stands. -1 for nowhere. */
 export const placeAmong = (siblings: readonly ChartNode[], id: AccountId | null): number => {
-  for (let at = siblings.length - 1; at >= 0; at -= 1) if (siblings[at]?.account.id === id) return at;
+  for (let at = siblings.length - 1; at >= 0; at -= 1)
+    if (siblings[at]?.account.id === id) return at;
   return -1;
-}; // prettier-ignore
+};
 
 /** The nodes from the main account down to the account itself; empty when it is unknown. */
 export const nodesTo = (chart: Chart, id: AccountId): readonly ChartNode[] => {

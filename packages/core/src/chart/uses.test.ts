@@ -4,10 +4,13 @@ import { aChart } from '../testing';
 import { recordsOf } from './queries';
 import { usesOf } from './uses';
 
-const CHART = aChart('3100 Retained [retainedEarnings]\n6000 People:\n  6010 Wages\n  6020 Pay\n6100 Rent\n6200 Power', {
-  posted: ['6010', '6100'],
-  system: ['3100'],
-}); // prettier-ignore
+const CHART = aChart(
+  '3100 Retained [retainedEarnings]\n6000 People:\n  6010 Wages\n  6020 Pay\n6100 Rent\n6200 Power',
+  {
+    posted: ['6010', '6100'],
+    system: ['3100'],
+  },
+);
 const ALL = { first: null, last: null, sources: [], words: '', value: null, upTo: 9 } as const;
 
 const changed = (...operations: Operation[]) => {

@@ -51,7 +51,10 @@ describe('restricted accounts', () => {
   });
 
   it('keep their names out of what was merged', () => {
-    const gone = plainAccount({ id: 'x', number: '6021', name: 'Bonus', kind: 'operatingExpense' }, { settings: { restrictedTo: ['maren'] } }); // prettier-ignore
+    const gone = plainAccount(
+      { id: 'x', number: '6021', name: 'Bonus', kind: 'operatingExpense' },
+      { settings: { restrictedTo: ['maren'] } },
+    );
     const merged = [{ account: gone, into: '6030' }];
     const veil = veilFor('tobias', { records: RECORDS, merged, gone: [] });
     expect(veiledMerged(merged, veil)).toEqual([]);
@@ -74,8 +77,15 @@ describe('restricted accounts', () => {
 
   it('count together with what splits bring them, and no amount is lost or told apart', () => {
     const splits = [split('6010', '6030'), split('6010', '1010')];
-    const amounts: [string, number][] = [['6010', 100], ['6020', 7], ['6031', 5]]; // prettier-ignore
-    const moved: [string, number][] = [['6010>6030', 30], ['6010>1010', 4]]; // prettier-ignore
+    const amounts: [string, number][] = [
+      ['6010', 100],
+      ['6020', 7],
+      ['6031', 5],
+    ];
+    const moved: [string, number][] = [
+      ['6010>6030', 30],
+      ['6010>1010', 4],
+    ];
     expect(veiledAmounts({ amounts, splits: moved }, splits, veilOver('tobias'))).toEqual({
       amounts: [
         ['6010', 70],
@@ -115,14 +125,24 @@ describe('restricted accounts', () => {
     });
 
     it('refuse to be renamed, moved, merged into or put under', () => {
-      expect(codeOf({ type: 'editField', id: '6020', field: 'name', value: 'Pay' })).toBe('restrictedAccount'); // prettier-ignore
-      expect(codeOf({ type: 'moveNode', id: '6020', parentId: null, afterId: null })).toBe('restrictedAccount'); // prettier-ignore
-      expect(codeOf({ type: 'merge', id: '6010', into: '6020', acrossKinds: false })).toBe('restrictedAccount'); // prettier-ignore
-      expect(codeOf({ type: 'addAccount', account, parentId: '6020', afterId: null })).toBe('restrictedAccount'); // prettier-ignore
+      expect(codeOf({ type: 'editField', id: '6020', field: 'name', value: 'Pay' })).toBe(
+        'restrictedAccount',
+      );
+      expect(codeOf({ type: 'moveNode', id: '6020', parentId: null, afterId: null })).toBe(
+        'restrictedAccount',
+      );
+      expect(codeOf({ type: 'merge', id: '6010', into: '6020', acrossKinds: false })).toBe(
+        'restrictedAccount',
+      );
+      expect(codeOf({ type: 'addAccount', account, parentId: '6020', afterId: null })).toBe(
+        'restrictedAccount',
+      );
     });
 
     it('let others stand beside them', () => {
-      expect(codeOf({ type: 'addAccount', account, parentId: '6000', afterId: '6020' })).toBeUndefined(); // prettier-ignore
+      expect(
+        codeOf({ type: 'addAccount', account, parentId: '6000', afterId: '6020' }),
+      ).toBeUndefined();
     });
 
     it('keep the heading above them from going', () => {
@@ -141,8 +161,16 @@ describe('restricted accounts', () => {
   });
 
   it('are not smuggled in as what nobody sees', () => {
-    const veiled = plainAccount({ id: 'n', number: '6050', name: 'Tips', kind: 'operatingExpense' }, { settings: { restrictedTo: [] } }); // prettier-ignore
-    const outcome = apply(chartFrom(RECORDS), { type: 'addAccount', account: veiled, parentId: null, afterId: null }); // prettier-ignore
+    const veiled = plainAccount(
+      { id: 'n', number: '6050', name: 'Tips', kind: 'operatingExpense' },
+      { settings: { restrictedTo: [] } },
+    );
+    const outcome = apply(chartFrom(RECORDS), {
+      type: 'addAccount',
+      account: veiled,
+      parentId: null,
+      afterId: null,
+    });
     expect(outcome).toMatchObject({ ok: false, refusal: { code: 'settingWrong' } });
   });
 });

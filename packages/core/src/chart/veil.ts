@@ -29,10 +29,13 @@ export interface VeiledGone {
 }
 
 /** Whether an account shows itself to a user; those that stand for others show themselves to everybody. */
-export const isRestrictedFrom = ({ settings }: Pick<Account, 'settings'>, userId: string): boolean => {
+export const isRestrictedFrom = (
+  { settings }: Pick<Account, 'settings'>,
+  userId: string,
+): boolean => {
   const { restrictedTo } = settings;
   return restrictedTo !== undefined && restrictedTo.length > 0 && !restrictedTo.includes(userId);
-}; // prettier-ignore
+};
 
 /** The accounts that are hidden from a user: restricted ones, and all that stands below them. */
 const hiddenFrom = (userId: string, records: readonly AccountRecord[]): Set<AccountId> => {
@@ -66,7 +69,8 @@ const standingFor = (
   const byId = new Map(records.map((record) => [record.id, record]));
   const seenParentOf = (record: AccountRecord): AccountId | null => {
     let { parentId } = record;
-    while (parentId !== null && hidden.has(parentId)) parentId = byId.get(parentId)?.parentId ?? null;
+    while (parentId !== null && hidden.has(parentId))
+      parentId = byId.get(parentId)?.parentId ?? null;
     return parentId;
   };
   for (const record of records.filter(({ id }) => hidden.has(id))) {
@@ -76,7 +80,7 @@ const standingFor = (
     as.set(record.id, id);
   }
   return as;
-}; // prettier-ignore
+};
 
 /** What a veil is made of: the accounts of a chart, those that were merged, and those that are gone and were hidden. */
 export interface VeilSource {
@@ -110,12 +114,16 @@ export const seenByOf = (
   recordOf: (id: AccountId) => AccountRecord | undefined,
 ): readonly (readonly string[])[] => {
   const lists: (readonly string[])[] = [];
-  for (let at = recordOf(id); at !== undefined; at = at.parentId === null ? undefined : recordOf(at.parentId)) {
+  for (
+    let at = recordOf(id);
+    at !== undefined;
+    at = at.parentId === null ? undefined : recordOf(at.parentId)
+  ) {
     const { restrictedTo } = at.settings;
     if (restrictedTo !== undefined && restrictedTo.length > 0) lists.push(restrictedTo);
   }
   return lists;
-}; // prettier-ignore
+};
 
 /** What stands for hidden accounts: their kind, and no word of what they are. */
 const standIn = ({ id, kind }: Account): Account =>

@@ -29,8 +29,13 @@ describe('numbers of a list that stand for other accounts in the chart', () => {
   it('are counted, and each is asked about until one rule holds for all', () => {
     const plan = importOf(CHART, LIST);
     expect(plan.clashing).toBe(3);
-    expect(plan.rows.map(({ status }) => status)).toEqual(['question', 'question', 'question', 'same']);
-  }); // prettier-ignore
+    expect(plan.rows.map(({ status }) => status)).toEqual([
+      'question',
+      'question',
+      'question',
+      'same',
+    ]);
+  });
 
   it('stay with the chart: new accounts get others', () => {
     const plan = importOf(CHART, LIST, { clashes: 'chart' });
@@ -41,12 +46,21 @@ describe('numbers of a list that stand for other accounts in the chart', () => {
   });
 
   it('go to the list: the accounts of the chart get the nearest that neither uses', () => {
-    const chart = adopted(CHART, importOf(CHART, LIST, { clashes: 'list' })).map((line) => line.trim());
-    expect(chart).toEqual(expect.arrayContaining([
-      '1010 Savings at the harbour', '1011 Operating account', '4010 Cider by the barrel',
-      '4011 Taproom sales', '6010 Wages', '6011 Rent', '6020 Insurance',
-    ]));
-  }); // prettier-ignore
+    const chart = adopted(CHART, importOf(CHART, LIST, { clashes: 'list' })).map((line) =>
+      line.trim(),
+    );
+    expect(chart).toEqual(
+      expect.arrayContaining([
+        '1010 Savings at the harbour',
+        '1011 Operating account',
+        '4010 Cider by the barrel',
+        '4011 Taproom sales',
+        '6010 Wages',
+        '6011 Rent',
+        '6020 Insurance',
+      ]),
+    );
+  });
 
   it('leave one account alone where the user answered for it', () => {
     const plan = importOf(CHART, LIST, { clashes: 'list', answers: new Map([[4, '6010']]) });
@@ -60,16 +74,22 @@ describe('a list that takes the place of the chart', () => {
   it('leaves nothing of the chart that the list does not have', () => {
     const chart = adopted(CHART, importOf(CHART, LIST, { clashes: 'replace' }));
     expect(chart).toEqual([
-      '1010 Savings at the harbour', '4010 Cider by the barrel', '6010 Wages', '6020 Insurance',
+      '1010 Savings at the harbour',
+      '4010 Cider by the barrel',
+      '6010 Wages',
+      '6020 Insurance',
     ]);
-  }); // prettier-ignore
+  });
 
   it('retires what was posted to, under another number', () => {
     const posted: Chart = { ...CHART, posted: new Set(['6010']) };
     const plan = importOf(posted, LIST, { clashes: 'replace' });
-    expect(plan.missing.find(({ account }) => account.id === '6010')).toMatchObject({ fate: 'retire', refusal: null });
+    expect(plan.missing.find(({ account }) => account.id === '6010')).toMatchObject({
+      fate: 'retire',
+      refusal: null,
+    });
     expect(adopted(posted, plan)).toEqual(expect.arrayContaining(['6010 Wages', '6011 Rent']));
-  }); // prettier-ignore
+  });
 
   it('keeps what the user says is to be kept', () => {
     const plan = importOf(CHART, LIST, {

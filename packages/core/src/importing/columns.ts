@@ -82,7 +82,10 @@ const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Li
   const levels = few && distinct <= 12 && share(texts, (text) => /^\d$/.test(text)) === 1;
   const named = share(texts, (text) => /\p{L}{2}/u.test(text));
   return [
-    ['number', levels ? 0.2 : 0.8 * share(texts, (text) => NUMBER.test(text)) * spread ** 2 * (1 - decimals)],
+    [
+      'number',
+      levels ? 0.2 : 0.8 * share(texts, (text) => NUMBER.test(text)) * spread ** 2 * (1 - decimals),
+    ],
     ['numberAndName', 0.9 * share(texts, (text) => NUMBER_AND_NAME.test(text))],
     ['name', 0.7 * named * spread],
     ['parent', spread < 0.8 ? 0.75 * share(texts, (text) => numbers.has(nameKey(text))) : 0],
@@ -92,7 +95,7 @@ const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Li
     ['type', 0.75 * saysType(texts, few)],
     ['balance', 0.6 * share(texts, isAmount) * Math.max(decimals, 0.3)],
   ];
-}; // prettier-ignore
+};
 
 interface Candidate {
   readonly column: number;
@@ -122,7 +125,10 @@ const candidatesOf = (
 };
 
 /** The best use for each column, each use once: the surest first. */
-const assigned = (candidates: readonly Candidate[], width: number): readonly (ColumnUse | null)[] => {
+const assigned = (
+  candidates: readonly Candidate[],
+  width: number,
+): readonly (ColumnUse | null)[] => {
   const uses: (ColumnUse | null)[] = Array.from({ length: width }, () => null);
   const sorted = [...candidates].sort((a, b) => b.score - a.score || a.column - b.column);
   const taken = new Set<ColumnUse>();
@@ -133,7 +139,7 @@ const assigned = (candidates: readonly Candidate[], width: number): readonly (Co
     taken.add(use);
   }
   return uses;
-}; // prettier-ignore
+};
 
 /** A number and a name in one column need no further column for either. */
 const settled = (uses: readonly (ColumnUse | null)[]): readonly (ColumnUse | null)[] => {
@@ -152,17 +158,24 @@ const settled = (uses: readonly (ColumnUse | null)[]): readonly (ColumnUse | nul
 export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
   const head = headingRow(rows);
   const body = rows.filter(({ line }) => head === null || line > head.line).slice(0, SAMPLE);
-  const width = body.reduce((most, { cells }) => Math.max(most, cells.length), head?.cells.length ?? 0);
+  const width = body.reduce(
+    (most, { cells }) => Math.max(most, cells.length),
+    head?.cells.length ?? 0,
+  );
   const headings = Array.from({ length: width }, (_, column) => (head?.cells[column] ?? '').trim());
   const columns = headings.map((_, column): Seen => {
-    const texts = body.map(({ cells }) => (cells[column] ?? '').trim()).filter((text) => text !== '');
+    const texts = body
+      .map(({ cells }) => (cells[column] ?? '').trim())
+      .filter((text) => text !== '');
     return { texts, distinct: new Set(texts).size };
   });
   const numbers = new Set(
-    columns.flatMap(({ texts, distinct }) => (distinct > 0.8 * texts.length ? texts.map(nameKey) : [])),
+    columns.flatMap(({ texts, distinct }) =>
+      distinct > 0.8 * texts.length ? texts.map(nameKey) : [],
+    ),
   );
   const candidates = columns.flatMap((seen, column) =>
     candidatesOf(column, headings[column] ?? '', { ...seen, numbers }),
   );
   return { headingLine: head?.line ?? null, headings, uses: settled(assigned(candidates, width)) };
-}; // prettier-ignore
+};

@@ -223,11 +223,13 @@ class ImportWork {
   }
 
   /** The account above a row, or the line of the row that should be it and is none as yet. */
-  private parentOf({ row }: PlacedRow): { readonly id: AccountId | null } | { readonly line: number } {
+  private parentOf({
+    row,
+  }: PlacedRow): { readonly id: AccountId | null } | { readonly line: number } {
     if (row.parent === null) return { id: null };
     const id = this.ids.get(row.parent);
     return id === undefined ? { line: this.request.rows[row.parent]?.entry.line ?? 0 } : { id };
-  } // prettier-ignore
+  }
 
   private add(placed: PlacedRow): Outcome {
     const parent = this.parentOf(placed);

@@ -59,7 +59,7 @@ const COMMONPLACE = 24;
 const spelledOut = (name: string): string => [...wordsOf(name)].join(' ') || nameKey(name);
 
 /** How alike two names are: letter by letter, or by the words that they share, whatever their order. */
-export const nameLikeness = (a: string, b: string): number => {
+const nameLikeness = (a: string, b: string): number => {
   const [first, second] = [spelledOut(a), spelledOut(b)];
   const [words, others] = [new Set(first.split(' ')), new Set(second.split(' '))];
   const shared = [...words].filter((word) => others.has(word)).length;
@@ -156,7 +156,8 @@ class Matcher {
     const former = new Map<string, AccountId>();
     for (const { accountId, name } of this.request.former) former.set(nameKey(name), accountId);
     const merged = new Map(mergedAccounts(this.chart).map((one) => [one.account.id, one.into]));
-    for (const { account } of mergedAccounts(this.chart)) former.set(nameKey(account.name), account.id);
+    for (const { account } of mergedAccounts(this.chart))
+      former.set(nameKey(account.name), account.id);
     const known = new Set(this.accounts.map(({ id }) => id));
     this.rows.forEach(({ entry }, at) => {
       const id = former.get(nameKey(entry.name));
@@ -165,19 +166,21 @@ class Matcher {
       if (into !== undefined) this.matches[at] = { type: 'merged', id, into };
       else if (known.has(id) && !this.claimed.has(id)) this.claim(at, id);
     });
-  } // prettier-ignore
+  }
 
   /** A number that means something else in the chart is asked about, unless its account is numbered anew
    *  or one rule holds for all of them. */
   private askAboutOthers(): void {
     this.rows.forEach(({ entry }, at) => {
       const account = entry.number === null ? undefined : this.byNumber.get(entry.number);
-      if (this.matches[at] !== null || account === undefined || this.claimed.has(account.id)) return;
+      if (this.matches[at] !== null || account === undefined || this.claimed.has(account.id))
+        return;
       this.clashing += 1;
-      if (this.request.clashes === null) this.ask(at, { type: 'numberMeansOther', accountId: account.id });
+      if (this.request.clashes === null)
+        this.ask(at, { type: 'numberMeansOther', accountId: account.id });
       else this.matches[at] = { type: 'new' };
     });
-  } // prettier-ignore
+  }
 
   private ask(at: number, question: ImportQuestion): void {
     this.claimed.add(question.accountId);

@@ -48,15 +48,14 @@ const DONE = { read: 0.1, matched: 0.3, kinds: 0.6 } as const;
 /** The plan that numbers of a list without a chart are held against: the usual one with as many digits. */
 const planFor = (chart: Chart, entries: readonly ImportEntry[]): NumberPlan => {
   if (accountCount(chart) > 0) return chart.settings.plan;
-  const lengths = entries.flatMap(({ number }) => (/^\d{2,8}$/.test(number ?? '') ? [number?.length ?? 4] : []));
+  const lengths = entries.flatMap(({ number }) =>
+    /^\d{2,8}$/.test(number ?? '') ? [number?.length ?? 4] : [],
+  );
   const digits = lengths.sort((a, b) => a - b)[Math.floor(lengths.length / 2)] ?? 4;
   return usualPlan(digits);
-}; // prettier-ignore
+};
 
-const accountsOf = (
-  chart: Chart,
-  matches: readonly RowMatch[],
-): ReadonlyMap<number, Account> => {
+const accountsOf = (chart: Chart, matches: readonly RowMatch[]): ReadonlyMap<number, Account> => {
   const byId = accountsById(chart);
   return new Map(
     matches.flatMap((match, at): [number, Account][] => {
@@ -64,7 +63,7 @@ const accountsOf = (
       return account === undefined ? [] : [[at, account]];
     }),
   );
-}; // prettier-ignore
+};
 
 const aside = (entry: ImportEntry, status: ImportStatus): ImportRow => ({
   entry,

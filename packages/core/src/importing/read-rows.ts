@@ -119,7 +119,7 @@ class RowReader {
   balance(): Minor | null {
     const [debit, credit] = [this.amount('debit'), this.amount('credit')];
     if (debit === null && credit === null) return this.amount('balance');
-    return ((debit ?? 0) - (credit ?? 0)) as Minor;
+    return (debit ?? 0) - (credit ?? 0);
   }
 
   role(): Role | null {
@@ -174,10 +174,15 @@ const withRepeats = (entries: readonly ImportEntry[]): readonly ImportEntry[] =>
     const otherLine = number === null ? undefined : lines.get(number);
     if (number !== null && otherLine === undefined) lines.set(number, line);
     if (otherLine === undefined) return entry;
-    const repeated: CellProblem = { use: 'number', rule: 'numberRepeated', text: number ?? '', otherLine };
+    const repeated: CellProblem = {
+      use: 'number',
+      rule: 'numberRepeated',
+      text: number ?? '',
+      otherLine,
+    };
     return { ...entry, problems: [...problems, repeated] };
   });
-}; // prettier-ignore
+};
 
 const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
 

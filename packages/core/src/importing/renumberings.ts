@@ -20,14 +20,20 @@ export const possibleRenumberings = (
 ): Renumberings => {
   const open = new Map(wished);
   const refused = new Map<AccountId, Refusal>();
-  for (let before = -1; before !== open.size; ) {
+  for (let before = -1; before !== open.size;) {
     before = open.size;
     for (const [id, number] of open) {
       const holder = idByNumber(chart, number);
       if (holder === undefined || holder === id || open.has(holder)) continue;
-      refused.set(id, { code: 'numberTaken', accountId: id, field: 'number', value: number, otherId: holder });
+      refused.set(id, {
+        code: 'numberTaken',
+        accountId: id,
+        field: 'number',
+        value: number,
+        otherId: holder,
+      });
       open.delete(id);
     }
   }
   return { given: [...open].map(([id, number]) => ({ id, number })), refused };
-}; // prettier-ignore
+};

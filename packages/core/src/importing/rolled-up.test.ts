@@ -59,7 +59,10 @@ Assets|10.00
 
   it('of any list whose parents bear totals leave what was posted, to the last cent', () => {
     const leaf = fc.integer({ min: 1, max: 99_999 });
-    const groups = fc.array(fc.array(leaf, { minLength: 1, maxLength: 5 }), { minLength: 1, maxLength: 5 });
+    const groups = fc.array(fc.array(leaf, { minLength: 1, maxLength: 5 }), {
+      minLength: 1,
+      maxLength: 5,
+    });
     const written = (amount: number): string => (amount / 100).toFixed(2);
     fc.assert(
       fc.property(groups, (all) => {
@@ -72,4 +75,4 @@ Assets|10.00
       }),
     );
   });
-}); // prettier-ignore
+});

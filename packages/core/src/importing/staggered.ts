@@ -13,8 +13,10 @@ const textAt = ({ cells }: SourceRow, column: number): string => (cells[column] 
 
 const isWordy = (body: readonly SourceRow[], column: number): boolean => {
   const texts = body.map((row) => textAt(row, column)).filter((text) => text !== '');
-  return texts.length > 0 && texts.filter((text) => /\p{L}{2}/u.test(text)).length >= texts.length * 0.8;
-}; // prettier-ignore
+  return (
+    texts.length > 0 && texts.filter((text) => /\p{L}{2}/u.test(text)).length >= texts.length * 0.8
+  );
+};
 
 /** Whether a heading may stand over a step of names: it is for nothing else. */
 const mayHead = (heading: string): boolean => {
@@ -75,6 +77,9 @@ export const joinStaggered = (rows: readonly SourceRow[]): readonly SourceRow[] 
     if (headingLine === null || row.line > headingLine) return joined(row, ...steps);
     const [first, last] = steps;
     const heading = row.cells.slice(first, last + 1).find((text) => text.trim() !== '') ?? '';
-    return { line: row.line, cells: [...row.cells.slice(0, first), heading, ...row.cells.slice(last + 1)] };
+    return {
+      line: row.line,
+      cells: [...row.cells.slice(0, first), heading, ...row.cells.slice(last + 1)],
+    };
   });
-}; // prettier-ignore
+};

@@ -49,4 +49,4 @@ export const treeByTotals = (
     for (let at = heading + 1; at < next; at += 1) parents[at] ??= heading;
   }
   return entries.map((entry, at) => ({ ...unplacedRow(entry), parent: parents[at] ?? null }));
-}; // prettier-ignore
+};

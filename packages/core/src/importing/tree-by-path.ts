@@ -8,7 +8,10 @@ const DASH = ' - ';
 const SEPARATORS = [':', '>', '\\', '|', '→', '»', '/', DASH] as const;
 
 const partsOf = (name: string, separator: string): readonly string[] =>
-  name.split(separator).map(cleanName).filter((part) => part !== ''); // prettier-ignore
+  name
+    .split(separator)
+    .map(cleanName)
+    .filter((part) => part !== '');
 
 /** How many names lead below something that another name is, or begins with. */
 const speaksFor = (entries: readonly ImportEntry[], separator: string): number => {

@@ -290,7 +290,12 @@ Sales|||Income|-16.00`;
       ['    Cash', 'Asset', ''],
       ['        Till', 'Asset', '5.00'],
     ]);
-    const read = readRows(rows, { columns: recognizeColumns(rows), currency: 'USD', today: '2026-11-25', mended: new Map() }); // prettier-ignore
+    const read = readRows(rows, {
+      columns: recognizeColumns(rows),
+      currency: 'USD',
+      today: '2026-11-25',
+      mended: new Map(),
+    });
     const tree = findTree(read, treeSourceOf(read));
     expect(tree.map(({ parent }) => parent)).toEqual([null, 0, 1, 1, 0, null]);
   });

@@ -48,15 +48,18 @@ const KIND_WORDS: Partial<Readonly<Record<KindCode, string>>> = {
   tradePayable: 'accounts payable, payable, trade creditors, payables',
   cardPayable: 'credit card, credit cards, card',
   otherCurrentLiability: 'other current liabilities, other liability',
-  longTermBorrowing: 'long term liability, long-term liability, long-term liabilities, long term debt, loan, loans',
+  longTermBorrowing:
+    'long term liability, long-term liability, long-term liabilities, long term debt, loan, loans',
   retainedEarnings: 'accumulated profit, retained profit, retained profits',
   saleOfGoods: 'sales, trading income, turnover, sales revenue',
   otherOperatingRevenue: 'other income, other revenue, non-operating income',
-  costOfSales: 'cogs, cost of goods sold, direct cost, direct costs, direct expenses, purchases, cost of revenue, cost of goods',
-  operatingExpense: 'overhead, overheads, administrative expenses, indirect expenses, operating expenses, operating costs, general expenses',
+  costOfSales:
+    'cogs, cost of goods sold, direct cost, direct costs, direct expenses, purchases, cost of revenue, cost of goods',
+  operatingExpense:
+    'overhead, overheads, administrative expenses, indirect expenses, operating expenses, operating costs, general expenses',
   otherExpense: 'other expense, other expenses, non-operating expense',
   incomeTax: 'tax expense, taxation, income taxes',
-}; // prettier-ignore
+};
 
 const BY_WORDS: ReadonlyMap<string, KindCode> = new Map(
   (Object.entries(KIND_WORDS) as [KindCode, string][]).flatMap(([kind, words]) =>
@@ -94,9 +97,7 @@ const meantByWords = (key: string): TypeMeaning | null => {
 const BELIEVED = 0.4;
 
 /** What each of the types of a list means; those that mean nothing are not there. */
-export const meaningOfTypes = (
-  types: Iterable<string>,
-): ReadonlyMap<string, TypeMeaning> => {
+export const meaningOfTypes = (types: Iterable<string>): ReadonlyMap<string, TypeMeaning> => {
   const distinct = [...new Set(types)].filter((text) => text.trim() !== '');
   const keys = new Set(distinct.map(nameKey));
   const letters = distinct.every((text) => nameKey(text).length === 1) && keys.size > 1;
@@ -113,4 +114,4 @@ export const meaningOfTypes = (
       return [[text, { element: elementOf(kind), kind, confidence: confidence * 0.9 }]];
     }),
   );
-}; // prettier-ignore
+};

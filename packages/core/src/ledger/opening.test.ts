@@ -76,9 +76,19 @@ describe('opening balances from a list', () => {
     const dimension = { id: 'd', name: 'Market', values: [{ id: 'v', name: 'North' }] };
     const demanding = applyAll(CHART, [
       { type: 'setDimension', id: 'd', dimension, afterId: null },
-      { type: 'changeSetting', id: '6010', setting: 'dimensions', value: [{ dimensionId: 'd', valueId: 'v', demanded: true }] },
-      { type: 'changeSetting', id: '1010', setting: 'dimensions', value: [{ dimensionId: 'd', valueId: null, demanded: true }] },
-    ]); // prettier-ignore
+      {
+        type: 'changeSetting',
+        id: '6010',
+        setting: 'dimensions',
+        value: [{ dimensionId: 'd', valueId: 'v', demanded: true }],
+      },
+      {
+        type: 'changeSetting',
+        id: '1010',
+        setting: 'dimensions',
+        value: [{ dimensionId: 'd', valueId: null, demanded: true }],
+      },
+    ]);
     if (!demanding.ok) throw new Error(demanding.refusal.code);
     const wanted = ['6010', '1010'].map((accountId) => ({ accountId, amount: 5 }));
     const plan = planOpening(demanding.chart, [], wanted);

@@ -76,7 +76,7 @@ const valuesOf = (account: Account | undefined): DimensionValues =>
     usesOf(account).flatMap(({ dimensionId, valueId }) =>
       valueId === null ? [] : [[dimensionId, valueId]],
     ),
-  ) as DimensionValues;
+  );
 
 /**
  * Plans the entry that brings accounts to the balances of a list: only what differs from the books is
@@ -110,7 +110,7 @@ export const planOpening = (
   }
   const difference = negate(lines.reduce((sum, { change }) => add(sum, change), 0));
   return { lines, difference, equityId: equityOf(accounts), refused };
-}; // prettier-ignore
+};
 
 /** Whether an entry can be posted as it is planned: nothing is refused, and what is left open has a place. */
 export const isPostable = ({ refused, difference, equityId }: OpeningPlan): boolean =>

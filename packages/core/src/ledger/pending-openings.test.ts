@@ -69,11 +69,14 @@ describe('balances that come along with a proposal', () => {
   it('keep the books in balance, whatever the list says', () => {
     const amount = fc.integer({ min: -1e6, max: 1e6 });
     fc.assert(
-      fc.property(fc.dictionary(fc.constantFrom('1010', '2010', '4010', '6010'), amount), (balances) => {
-        const all = planOpenings(CHART, [pending(balances)], JULY);
-        const amounts = openingAmounts(all, { first: '2026-07', last: '2026-12' }, JULY);
-        expect(isBalanced(CHART, rollUpOver(ledgerOf(amounts)))).toBe(true);
-      }),
+      fc.property(
+        fc.dictionary(fc.constantFrom('1010', '2010', '4010', '6010'), amount),
+        (balances) => {
+          const all = planOpenings(CHART, [pending(balances)], JULY);
+          const amounts = openingAmounts(all, { first: '2026-07', last: '2026-12' }, JULY);
+          expect(isBalanced(CHART, rollUpOver(ledgerOf(amounts)))).toBe(true);
+        },
+      ),
     );
   });
-}); // prettier-ignore
+});

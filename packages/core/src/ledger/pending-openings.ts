@@ -25,7 +25,11 @@ export interface PlannedOpening {
 const amountsAt = (
   last: Month,
   plan: OpeningPlan,
-  { first, end, yearStart }: { readonly first: Month; readonly end: Month; readonly yearStart: Month },
+  {
+    first,
+    end,
+    yearStart,
+  }: { readonly first: Month; readonly end: Month; readonly yearStart: Month },
 ): readonly AmountsTuple[] => {
   if (last > end || !isPostable(plan)) return [];
   return entryOf(plan).map(({ accountId, amount }) => [
@@ -34,7 +38,7 @@ const amountsAt = (
     last >= first ? amount : 0,
     last >= yearStart ? amount : 0,
   ]);
-}; // prettier-ignore
+};
 
 /**
  * What planned openings add to the amounts of a period, as if they were posted; nothing for one that

@@ -69,7 +69,7 @@ const heardIn = (
     if (at < 0) return null;
   }
   return { start: words.indexOf(parts[0] ?? ''), end: at + 1, near: false };
-}; // prettier-ignore
+};
 
 interface Entry<T> {
   readonly rule: T;

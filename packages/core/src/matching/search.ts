@@ -17,13 +17,16 @@ interface Field {
   readonly text: string;
 }
 
-const fieldsOf = ({ account }: ChartNode, also: ReadonlyMap<AccountId, string>): readonly Field[] => [
+const fieldsOf = (
+  { account }: ChartNode,
+  also: ReadonlyMap<AccountId, string>,
+): readonly Field[] => [
   { foundIn: 'number', text: account.number ?? '' },
   { foundIn: 'name', text: findKey(account.name) },
   { foundIn: 'former', text: also.get(account.id) ?? '' },
   { foundIn: 'guidance', text: findKey(account.guidance) },
   { foundIn: 'notes', text: findKey(account.notes) },
-]; // prettier-ignore
+];
 
 /** How well a word fits a text: at its beginning best, at the beginning of a word well, within a word still. */
 const fit = (text: string, word: string): number => {
@@ -59,7 +62,7 @@ const scoreOf = (fields: readonly Field[], words: readonly string[]): Omit<Score
     if (best === null || most.points > best.points) best = most;
   }
   return best === null ? null : { foundIn: best.foundIn, score: total };
-}; // prettier-ignore
+};
 
 /**
  * The accounts that hold every word of a query in number, name, former titles (`also`), guidance
@@ -70,7 +73,9 @@ export const searchAccounts = (
   query: string,
   { also, most }: { readonly also: ReadonlyMap<AccountId, string>; readonly most: number },
 ): readonly Found[] => {
-  const words = findKey(query).split(' ').filter((word) => word !== '');
+  const words = findKey(query)
+    .split(' ')
+    .filter((word) => word !== '');
   if (words.length === 0) return [];
   const scored = [...eachNode(chart.roots)].flatMap((node): Scored[] => {
     const score = scoreOf(fieldsOf(node, also), words);
@@ -80,4 +85,4 @@ export const searchAccounts = (
     .sort((a, b) => b.score - a.score)
     .slice(0, most)
     .map(({ id, foundIn }) => ({ id, foundIn }));
-}; // prettier-ignore
+};

@@ -237,10 +237,16 @@ const attempt = (
   chart: Chart,
   request: FitRequest,
   fixed: ReadonlySet<AccountId>,
-): { readonly fitter: Fitter; readonly crowded: readonly Placed[]; readonly unplaced: readonly Unplaced[] } => {
+): {
+  readonly fitter: Fitter;
+  readonly crowded: readonly Placed[];
+  readonly unplaced: readonly Unplaced[];
+} => {
   const { plan } = request;
   const roots = placedRoots(chart, plan);
-  const trimmed = roots.map((root) => plan.underParent ? pruned(plan, root) : { placed: root, unplaced: [] });
+  const trimmed = roots.map((root) =>
+    plan.underParent ? pruned(plan, root) : { placed: root, unplaced: [] },
+  );
   const fitter = new Fitter(request, heldBy(chart, roots, request, fixed));
   const crowded: Placed[] = [];
   const open = trimmed.map(({ placed }) => placed).filter(({ id }) => !fixed.has(id));
@@ -249,7 +255,7 @@ const attempt = (
       crowded.push(...group.roots);
   const unplaced = [...trimmed.flatMap((one) => one.unplaced), ...withoutRange(roots, plan)];
   return { fitter, crowded, unplaced };
-}; // prettier-ignore
+};
 
 /**
  * Numbers that fit a plan: each main account in the range of its kind, numbers rising in chart
@@ -268,10 +274,11 @@ export const fitNumbers = (chart: Chart, request: FitRequest): Fit => {
     );
     const all = [...unplaced, ...overflow];
     const next = new Set([...fixed, ...all.map(({ id }) => id)]);
-    if (next.size === fixed.size) return { numbers: fitter.result, unplaced: keptAside(all, fixed, chart) };
+    if (next.size === fixed.size)
+      return { numbers: fitter.result, unplaced: keptAside(all, fixed, chart) };
     fixed = next;
   }
-}; // prettier-ignore
+};
 
 const keptAside = (
   found: readonly Unplaced[],

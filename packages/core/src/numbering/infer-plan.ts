@@ -57,8 +57,10 @@ const shapeOf = (numbers: readonly string[]): Shape => {
 /** Every way to share digits out over levels, the widest main level first. */
 const sharings = (digits: number): readonly (readonly number[])[] => {
   if (digits === 0) return [[]];
-  return Array.from({ length: Math.min(digits, 3) }, (_, index) => Math.min(digits, 3) - index)
-    .flatMap((width) => sharings(digits - width).map((rest) => [width, ...rest])); // prettier-ignore
+  return Array.from(
+    { length: Math.min(digits, 3) },
+    (_, index) => Math.min(digits, 3) - index,
+  ).flatMap((width) => sharings(digits - width).map((rest) => [width, ...rest]));
 };
 
 interface Link {

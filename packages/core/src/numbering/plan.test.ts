@@ -157,12 +157,15 @@ describe('the plan that a chart’s numbers seem to follow', () => {
 
   it('can be used, whatever the numbers', () => {
     fc.assert(
-      fc.property(fc.array(fc.stringMatching(/^[0-9A-Z]{1,8}([.-][0-9]{1,3})?$/), { maxLength: 30 }), (numbers) => {
-        const text = [...new Set(numbers)].map((number) => `${number} Account [bank]`).join('\n');
-        const settings = { ...USUAL_SETTINGS, uniqueNames: 'siblings' as const };
-        expect(planProblems(inferPlan(aChart(text, { settings })))).toEqual([]);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.array(fc.stringMatching(/^[0-9A-Z]{1,8}([.-][0-9]{1,3})?$/), { maxLength: 30 }),
+        (numbers) => {
+          const text = [...new Set(numbers)].map((number) => `${number} Account [bank]`).join('\n');
+          const settings = { ...USUAL_SETTINGS, uniqueNames: 'siblings' as const };
+          expect(planProblems(inferPlan(aChart(text, { settings })))).toEqual([]);
+        },
+      ),
+    );
   });
 });
 

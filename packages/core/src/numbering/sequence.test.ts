@@ -3,13 +3,18 @@ import { prefixBest } from './prefix-best';
 import { keepMost, type Item, type Point, type Stretch } from './sequence';
 import { spread } from './spread';
 
-const stretch = (first: number, last: number, held: readonly number[] = [], block = 10): Stretch => ({
+const stretch = (
+  first: number,
+  last: number,
+  held: readonly number[] = [],
+  block = 10,
+): Stretch => ({
   first,
   last,
   block,
   taken: (number) => held.includes(number),
   blocked: (start) => held.some((number) => number >= start && number < start + block),
-}); // prettier-ignore
+});
 
 const single = (at: number, worth = 1): Item => ({ size: 'number', points: [{ at, worth }] });
 const FREE: Item = { size: 'number', points: [] };
@@ -87,18 +92,27 @@ describe('keeping the most among neighbours', () => {
     const items = fc.array(
       fc.oneof(
         fc.constant(FREE),
-        fc.tuple(fc.integer({ min: 8, max: 24 }), fc.integer({ min: 1, max: 4 })).map(([at, worth]) => single(at, worth)),
+        fc
+          .tuple(fc.integer({ min: 8, max: 24 }), fc.integer({ min: 1, max: 4 }))
+          .map(([at, worth]) => single(at, worth)),
       ),
       { maxLength: 6 },
-    ); // prettier-ignore
+    );
     fc.assert(
-      fc.property(items, fc.uniqueArray(fc.integer({ min: 10, max: 22 }), { maxLength: 4 }), (some, held) => {
-        const where = stretch(10, 22, held);
-        const open = some.map((item) => ({ ...item, points: item.points.filter(({ at }) => at >= 10 && !held.includes(at)) }));
-        const sorted = [...held].sort((a, b) => a - b);
-        expect(worthOf(keepMost(open, where, sorted))).toBe(byTrying(open, where));
-      }),
-    ); // prettier-ignore
+      fc.property(
+        items,
+        fc.uniqueArray(fc.integer({ min: 10, max: 22 }), { maxLength: 4 }),
+        (some, held) => {
+          const where = stretch(10, 22, held);
+          const open = some.map((item) => ({
+            ...item,
+            points: item.points.filter(({ at }) => at >= 10 && !held.includes(at)),
+          }));
+          const sorted = [...held].sort((a, b) => a - b);
+          expect(worthOf(keepMost(open, where, sorted))).toBe(byTrying(open, where));
+        },
+      ),
+    );
   });
 });
 
@@ -113,8 +127,10 @@ describe('spreading neighbours over a stretch', () => {
   it('takes the step that was asked for, and a rounder part of it where room is short', () => {
     expect(spreadOver([FREE, FREE, FREE], stretch(1, 99))).toEqual([10, 20, 30]);
     expect(spreadOver([single(10), FREE, single(20)], stretch(1, 99))).toEqual([10, 15, 20]);
-    expect(spreadOver([single(10), FREE, FREE, single(13)], stretch(1, 99))).toEqual([10, 11, 12, 13]);
-  }); // prettier-ignore
+    expect(spreadOver([single(10), FREE, FREE, single(13)], stretch(1, 99))).toEqual([
+      10, 11, 12, 13,
+    ]);
+  });
 
   it('puts contra accounts at the end', () => {
     expect(spreadOver([FREE, FREE], stretch(1, 99), { contras: [false, true] })).toEqual([10, 90]);

@@ -49,7 +49,7 @@ const nextBlock = (stretch: Stretch, from: number, item: number): number => {
 };
 
 /** The first place from `from` on that an item can take, or one past the end of the stretch. */
-export const firstPlace = (
+const firstPlace = (
   stretch: Stretch,
   { size }: Item,
   index: number,

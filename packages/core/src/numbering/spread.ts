@@ -41,10 +41,13 @@ const placeRun = ({ items, stretch }: Spread, run: Run, step: number): number[] 
     const item = items[index];
     if (item === undefined) return null;
     const unit = item.size === 'number' ? step : Math.ceil(step / stretch.block) * stretch.block;
-    const at = nextMultiple(cursor, unit, (number) =>
-      number < run.limit &&
-      (item.size === 'number' ? stretch.taken(number) : stretch.blocked(number, index)),
-    ); // prettier-ignore
+    const at = nextMultiple(
+      cursor,
+      unit,
+      (number) =>
+        number < run.limit &&
+        (item.size === 'number' ? stretch.taken(number) : stretch.blocked(number, index)),
+    );
     cursor = afterItem(stretch, item, at);
     if (cursor > run.limit) return null;
     places.push(at);

@@ -6,7 +6,7 @@ import { touchedBy, type Operation } from './operation';
 import type { Refusal } from './refusal';
 import { refused, type Landed, type Outcome, type Rebased, type Rules } from './rules';
 
-const rulesOf = ({ type }: Operation): Rules<Operation> => OPERATIONS[type] as Rules<Operation>;
+const rulesOf = ({ type }: Operation): Rules<Operation> => OPERATIONS[type];
 
 const veiledAmong = (chart: Chart, operation: Operation): string | undefined => {
   // Renumbering names thousands of accounts; it gives veiled ones their number and no other.

@@ -251,8 +251,15 @@ describe('what a chart may grow to', () => {
     expect(refusalOf(deep, beside(99, `b${depth - 2}`))).toBeNull();
     expect(refusalOf(deep, beside(99, `b${depth - 1}`))).toBe('tooDeep');
     const two = done(done(deep, beside(98, null)), beside(99, 'b98'));
-    const under = (parentId: string): Operation => ({ type: 'moveNode', id: 'b98', parentId, afterId: null }); // prettier-ignore
+    const under = (parentId: string): Operation => ({
+      type: 'moveNode',
+      id: 'b98',
+      parentId,
+      afterId: null,
+    });
     expect(refusalOf(two, under(`b${depth - 2}`))).toBe('tooDeep');
-    expect(done(done(two, { type: 'deleteAccount', id: `b${depth - 1}` }), under(`b${depth - 3}`)).roots).toHaveLength(1); // prettier-ignore
+    expect(
+      done(done(two, { type: 'deleteAccount', id: `b${depth - 1}` }), under(`b${depth - 3}`)).roots,
+    ).toHaveLength(1);
   });
 });

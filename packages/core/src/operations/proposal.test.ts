@@ -156,8 +156,13 @@ describe('dropping one operation of a proposal', () => {
 
   it('leaves its neighbours, which close up to the one before it', () => {
     const steps = [
-      step('a', add('5040', '5000', '5030'), add('5050', '5000', '5040'), add('5060', '5000', '5050')),
-    ]; // prettier-ignore
+      step(
+        'a',
+        add('5040', '5000', '5030'),
+        add('5050', '5000', '5040'),
+        add('5060', '5000', '5050'),
+      ),
+    ];
     const first = dropOperation(aChart(START), steps, { stepId: 'a', index: 0 });
     expect(first.dependents).toEqual([]);
     const second = dropOperation(aChart(START), first.steps, { stepId: 'a', index: 0 });

@@ -179,9 +179,12 @@ export const dropOperation = (
   }
   if (steps.every(({ opening }) => opening === undefined))
     return { steps: kept, dependents, balances: [] };
-  const whole = applyAll(base, steps.flatMap(({ operations }) => operations));
+  const whole = applyAll(
+    base,
+    steps.flatMap(({ operations }) => operations),
+  );
   return { dependents, ...withoutOrphans(whole.ok ? whole.chart : base, chart, kept) };
-}; // prettier-ignore
+};
 
 /** A proposal without the balances that a step brings along. */
 export const dropOpening = (
@@ -189,7 +192,5 @@ export const dropOpening = (
   stepId: string,
 ): readonly ProposalStep[] =>
   steps
-    .map((step) =>
-      step.id === stepId ? { id: step.id, operations: step.operations } : step,
-    )
-    .filter((step) => !isEmpty(step)); // prettier-ignore
+    .map((step) => (step.id === stepId ? { id: step.id, operations: step.operations } : step))
+    .filter((step) => !isEmpty(step));

@@ -62,9 +62,8 @@ export const renumberMany: Rules<RenumberMany> = {
   }),
   rebase(operation, landed) {
     const open = operation.numbers.filter(
-      ({ id, number }) =>
-        !removes(landed, id) && givenBy(landed.operation, id) !== number,
-    ); // prettier-ignore
+      ({ id, number }) => !removes(landed, id) && givenBy(landed.operation, id) !== number,
+    );
     if (open.length === 0) return { type: 'done' };
     const contested = open.some(({ id }) => givenBy(landed.operation, id) !== undefined);
     return contested ? { type: 'conflict' } : keep({ ...operation, numbers: open });

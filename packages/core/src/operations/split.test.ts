@@ -180,7 +180,11 @@ describe('planning a split', () => {
     const plan = planSplit(chart, { id: '6010', parts: parts.slice(0, 1), newId: counter() });
     if (!plan.ok) throw new Error(plan.refusal.code);
     const whole = after(chart, ...plan.operations);
-    expect(splitsOf(whole).map(({ from }) => from).sort()).toEqual(['6010', '6020']); // prettier-ignore
+    expect(
+      splitsOf(whole)
+        .map(({ from }) => from)
+        .sort(),
+    ).toEqual(['6010', '6020']);
   });
 
   it('stands the parts of a contra in the order in which they were named', () => {
@@ -197,7 +201,11 @@ describe('planning a split', () => {
     const twice = [parts[1], { name: 'boxes', choice: ALL }].filter((part) => part !== undefined);
     const plan = planSplit(orchard(), { id: '6010', parts: twice, newId: counter() });
     expect(plan).toMatchObject({ ok: false, part: 1, refusal: { code: 'nameTaken' } });
-    const nameless = planSplit(orchard(), { id: '6010', parts: [{ name: '  ', choice: ALL }], newId: counter() }); // prettier-ignore
+    const nameless = planSplit(orchard(), {
+      id: '6010',
+      parts: [{ name: '  ', choice: ALL }],
+      newId: counter(),
+    });
     expect(nameless).toMatchObject({ ok: false, part: 0, refusal: { code: 'nameEmpty' } });
   });
 

@@ -19,7 +19,9 @@ export const veiledOperations = (
   { veil, userId }: PersonalVeil,
 ): readonly Operation[] => {
   const restricted = new Set(
-    operations.filter((one) => restricts(one, userId)).flatMap((one) => ('account' in one ? [one.account.id] : [])),
+    operations
+      .filter((one) => restricts(one, userId))
+      .flatMap((one) => ('account' in one ? [one.account.id] : [])),
   );
   if (!veil.isDrawn && restricted.size === 0) return operations;
   const hides = (id: string): boolean => veil.hides(id) || restricted.has(id);
@@ -31,7 +33,7 @@ export const veiledOperations = (
     }
     return touchedBy(operation).some(hides) ? [] : [operation];
   });
-}; // prettier-ignore
+};
 
 /** Why something was refused, as far as it is to be seen: a hidden account is not named, nor what it bears. */
 export const veiledRefusal = (refusal: Refusal, veil: Veil): Refusal => {

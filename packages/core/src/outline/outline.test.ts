@@ -37,13 +37,21 @@ describe('what begins a name and is nearly a number', () => {
   const near = (text: string) => readOutline(text)[0]?.nearNumber;
 
   it('is told, since a letter among its digits makes it part of the name', () => {
-    expect([near('6O10 Rent'), near('60l0 Rent'), near('5010a Fruit')]).toEqual(['6O10', '60l0', '5010a']);
-  }); // prettier-ignore
+    expect([near('6O10 Rent'), near('60l0 Rent'), near('5010a Fruit')]).toEqual([
+      '6O10',
+      '60l0',
+      '5010a',
+    ]);
+  });
 
   it('is nothing in names that begin so, or where there is a number', () => {
-    expect([near('3D printing'), near('1st floor rent'), near('6010 Rent'), near('Rent 6O10')])
-      .toEqual([null, null, null, null]);
-  }); // prettier-ignore
+    expect([
+      near('3D printing'),
+      near('1st floor rent'),
+      near('6010 Rent'),
+      near('Rent 6O10'),
+    ]).toEqual([null, null, null, null]);
+  });
 });
 
 describe('reading an outline', () => {
@@ -211,12 +219,15 @@ describe('any outline', () => {
     fc.assert(
       fc.property(fc.array(anyLine, { maxLength: 40 }), (lines) => {
         const text = lines
-          .map(({ indent, tab, number, name }) => `${(tab ? '\t' : '  ').repeat(indent)}${number ?? ''} ${name}`)
+          .map(
+            ({ indent, tab, number, name }) =>
+              `${(tab ? '\t' : '  ').repeat(indent)}${number ?? ''} ${name}`,
+          )
           .join('\n');
         const { operations } = plan(text);
         expect(applyAll(emptyChart(), operations)).toMatchObject({ ok: true });
       }),
-    ); // prettier-ignore
+    );
   });
 
   it('accounts for every line that is not empty', () => {
@@ -237,12 +248,28 @@ describe('any outline', () => {
 
   it('brings thousands of lines in', () => {
     const text = Array.from({ length: 60 }, (_, head) =>
-      [`Group ${head} [operating expense]`, ...Array.from({ length: 40 }, (_one, at) => `  Item ${head}.${at}`)].join('\n'),
+      [
+        `Group ${head} [operating expense]`,
+        ...Array.from({ length: 40 }, (_one, at) => `  Item ${head}.${at}`),
+      ].join('\n'),
     ).join('\n');
-    const six = { ...emptyChart(), settings: { ...emptyChart().settings, plan: { ...emptyChart().settings.plan, digits: 6, levels: [3, 3] } } };
-    const ranges = six.settings.plan.ranges.map((range) => ({ ...range, first: range.first * 100, last: range.last * 100 + 99 }));
-    const chart = grown(text, { ...six, settings: { ...six.settings, plan: { ...six.settings.plan, ranges } } });
+    const six = {
+      ...emptyChart(),
+      settings: {
+        ...emptyChart().settings,
+        plan: { ...emptyChart().settings.plan, digits: 6, levels: [3, 3] },
+      },
+    };
+    const ranges = six.settings.plan.ranges.map((range) => ({
+      ...range,
+      first: range.first * 100,
+      last: range.last * 100 + 99,
+    }));
+    const chart = grown(text, {
+      ...six,
+      settings: { ...six.settings, plan: { ...six.settings.plan, ranges } },
+    });
     expect([...eachNode(chart.roots)]).toHaveLength(60 * 41);
     expect(accountOf(chart, 'n1')?.number).toBe('600010');
-  }); // prettier-ignore
+  });
 });

@@ -116,11 +116,12 @@ class Reader {
     while ((this.path.at(-1)?.indent ?? -1) >= entry.indent) this.path.pop();
     const top = this.path.at(-1);
     if (top !== undefined) return top;
-    const under = this.request.under === null ? undefined : accountOf(this.start, this.request.under);
+    const under =
+      this.request.under === null ? undefined : accountOf(this.start, this.request.under);
     const [id, kind, name] = [under?.id ?? null, under?.kind ?? null, under?.name ?? ''];
     const element = kind === null ? null : elementOf(kind);
     return { indent: -1, level: 0, id, kind, name, element, wrong: null };
-  } // prettier-ignore
+  }
 
   private take(entry: OutlineEntry, index: number): void {
     const above = this.above(entry);

@@ -39,9 +39,11 @@ const indentOf = (white: string): number => {
   let column = 0;
   for (const character of white)
     column =
-      character === '\t' ? (Math.floor(column / TAB) + 1) * TAB : column + (character === '　' ? 2 : 1);
+      character === '\t'
+        ? (Math.floor(column / TAB) + 1) * TAB
+        : column + (character === '　' ? 2 : 1);
   return column;
-}; // prettier-ignore
+};
 
 /** Number, then what sets it off: white space, or a sign with white space behind it. */
 const NUMBER = /^(\d[\d.\-/]*\d|\d)(?:\s*[–—:·|)]\s+|\s+-\s+|[.)]\s+|\s+|$)/u;
@@ -80,7 +82,7 @@ const entryOf = (raw: string, line: number): OutlineEntry | null => {
   const band = indent === 0 && number === null && brackets === null ? bandOf(name) : null;
   const nearNumber = number === null ? (NEAR_NUMBER.exec(rest)?.[0] ?? null) : null;
   return { line, indent, number, nearNumber, name, heading, band, ...kindIn(brackets?.[1] ?? '') };
-}; // prettier-ignore
+};
 
 /**
  * Takes an outline apart: a line for each account, indented by tabs or spaces, with an optional

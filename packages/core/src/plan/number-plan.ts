@@ -72,9 +72,12 @@ const USUAL_LEVELS: Readonly<Record<number, readonly number[]>> = {
 const usualLevels = (digits: number): readonly number[] => {
   const usual = USUAL_LEVELS[digits];
   if (usual !== undefined) return usual;
-  return [2, ...Array.from({ length: Math.ceil((digits - 2) / 2) }, (_, index) =>
-    Math.min(2, digits - 2 - 2 * index),
-  )]; // prettier-ignore
+  return [
+    2,
+    ...Array.from({ length: Math.ceil((digits - 2) / 2) }, (_, index) =>
+      Math.min(2, digits - 2 - 2 * index),
+    ),
+  ];
 };
 
 /**
@@ -185,10 +188,12 @@ const segmentProblems = (plan: NumberPlan): readonly PlanProblem[] =>
     ...(Number.isInteger(segment.width) && segment.width >= 1 && segment.width <= 6
       ? []
       : [{ code: 'segmentWidth', index } as const]),
-    ...(segment.values.every((value) => value.length === segment.width && /^[\p{L}\p{N}]+$/u.test(value))
+    ...(segment.values.every(
+      (value) => value.length === segment.width && /^[\p{L}\p{N}]+$/u.test(value),
+    )
       ? []
       : [{ code: 'segmentValue', index } as const]),
-  ]); // prettier-ignore
+  ]);
 
 /** Everything that is wrong with a plan; empty when it can be used. */
 export const planProblems = (plan: NumberPlan): readonly PlanProblem[] => {

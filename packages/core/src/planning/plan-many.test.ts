@@ -57,23 +57,27 @@ describe('duplicating an account', () => {
     expect(plan).toMatchObject({
       ok: true,
       operations: [
-        { account: { id: 'new1', number: '6015', name: 'Rent 2' }, parentId: '6000', afterId: '6010' },
+        {
+          account: { id: 'new1', number: '6015', name: 'Rent 2' },
+          parentId: '6000',
+          afterId: '6010',
+        },
       ],
     });
-  }); // prettier-ignore
+  });
 
   it('copies a branch with all below it, within the copy’s own digits', () => {
     const plan = planDuplicate(chart, '6000', counter());
     if (!plan.ok) throw new Error(plan.refusal.code);
     const after = applyAll(chart, plan.operations);
     if (!after.ok) throw new Error(after.refusal.code);
-    expect(recordsOf(after.chart).slice(6, 9).map(({ number, name }) => `${number} ${name}`)).toEqual([
-      '6100 Premises 2',
-      '6110 Rent 2',
-      '6120 Power 2',
-    ]);
+    expect(
+      recordsOf(after.chart)
+        .slice(6, 9)
+        .map(({ number, name }) => `${number} ${name}`),
+    ).toEqual(['6100 Premises 2', '6110 Rent 2', '6120 Power 2']);
     expect(parentIdOf(after.chart, 'new2')).toBe('new1');
-  }); // prettier-ignore
+  });
 
   it('lets neighbours give way where there is no number left between', () => {
     const tight = aChart('6010 Rent\n6011 Power\n6050 Insurance');

@@ -117,9 +117,12 @@ describe('moving by one step', () => {
 1600 Boats [propertyAndEquipment]`);
     const deeper = planStep(vans, '1600', 'deeper') ?? [];
     expect(outlineOf(done(vans, deeper)).map((line) => line.trim())).toEqual([
-      '1500 Equipment', '1510 Vans', '1600 Boats', '1590 Depreciation to date',
+      '1500 Equipment',
+      '1510 Vans',
+      '1600 Boats',
+      '1590 Depreciation to date',
     ]);
-  }); // prettier-ignore
+  });
 
   it('goes shallower, right after its parent', () => {
     expect(moved('5010', 'shallower')?.slice(3, 6)).toEqual([

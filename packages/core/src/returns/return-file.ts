@@ -14,8 +14,12 @@ export interface ReturnFile {
   /** First and last month of the fiscal year, both inside. */
   readonly first: string;
   readonly last: string;
-  readonly amounts: readonly { readonly line: string; readonly copy: number; readonly amount: Minor }[];
-} // prettier-ignore
+  readonly amounts: readonly {
+    readonly line: string;
+    readonly copy: number;
+    readonly amount: Minor;
+  }[];
+}
 
 /** A return sheet as a file for tax software. */
 export const returnFile = (

@@ -79,7 +79,11 @@ class Sheet {
     for (const child of node.children) this.take(child, own ?? above);
   }
 
-  private place(node: ChartNode, own: ReturnLineChoice | null, above: ReturnLineChoice | null): void {
+  private place(
+    node: ChartNode,
+    own: ReturnLineChoice | null,
+    above: ReturnLineChoice | null,
+  ): void {
     const { id, kind } = node.account;
     const amount = this.rollUp.own(node);
     const usual = usualReturnLine(kind, this.filer);
@@ -100,7 +104,7 @@ class Sheet {
     this.mapped.set(keyOf(choice), entry);
     return entry.accounts;
   }
-} // prettier-ignore
+}
 
 const isNoneAtAll = (node: ChartNode, chart: Chart, rollUp: RollUp): boolean =>
   rollUp.own(node) === 0 && !hasPostings(chart, node);
@@ -133,12 +137,24 @@ export const returnSheet = (chart: Chart, rollUp: RollUp, filer: Filer): ReturnS
         const own = accounts.reduce((sum, { amount }) => add(sum, amount), 0);
         const closes = line.line === closing?.line && choice.copy === closing.copy;
         const debit = closes ? subtract(own, results) : own;
-        const listed = accounts.map(({ id, amount, own: isOwn }) => ({ id, own: isOwn, amount: credit ? negate(amount) : amount }));
-        return { line, copy: choice.copy, amount: credit ? negate(debit) : debit, accounts: listed, results: closes ? results : null };
+        const listed = accounts.map(({ id, amount, own: isOwn }) => ({
+          id,
+          own: isOwn,
+          amount: credit ? negate(amount) : amount,
+        }));
+        return {
+          line,
+          copy: choice.copy,
+          amount: credit ? negate(debit) : debit,
+          accounts: listed,
+          results: closes ? results : null,
+        };
       }),
   );
   const idle = new Set(
-    [...eachNode(chart.roots)].filter((node) => isNoneAtAll(node, chart, rollUp)).map(({ account }) => account.id),
+    [...eachNode(chart.roots)]
+      .filter((node) => isNoneAtAll(node, chart, rollUp))
+      .map(({ account }) => account.id),
   );
   return { form, amounts, misplaced: sheet.misplaced.filter(({ id }) => !idle.has(id)) };
-}; // prettier-ignore
+};

@@ -100,7 +100,11 @@ describe('the return of a year', () => {
 
   it('of a sole owner has no balance sheet, and so asks no line of it', () => {
     const chart = aChart('1010 Bank\n4010 Sales\n8010 Interest [investmentIncome]');
-    const ledger = new Map([['1010', of(9_00)], ['4010', of(-5_00)], ['8010', of(-4_00)]]); // prettier-ignore
+    const ledger = new Map([
+      ['1010', of(9_00)],
+      ['4010', of(-5_00)],
+      ['8010', of(-4_00)],
+    ]);
     const filer: Filer = { legalForm: 'soleOwner', country: 'US' };
     const sheet = returnSheet(chart, rollUpOver(ledger), filer);
     expect(sheet?.misplaced).toEqual([{ id: '8010', why: 'noLine', amount: -4_00 }]);
@@ -134,9 +138,15 @@ describe('the return of a year', () => {
 });
 
 const WITH_BALANCE_SHEET = [
-  ['partnership', 'US'], ['corporation', 'US'], ['sCorporation', 'US'], ['nonProfit', 'US'],
-  ['soleOwner', 'GB'], ['partnership', 'GB'], ['limitedCompany', 'GB'], ['corporation', 'CA'],
-] as const; // prettier-ignore
+  ['partnership', 'US'],
+  ['corporation', 'US'],
+  ['sCorporation', 'US'],
+  ['nonProfit', 'US'],
+  ['soleOwner', 'GB'],
+  ['partnership', 'GB'],
+  ['limitedCompany', 'GB'],
+  ['corporation', 'CA'],
+] as const;
 
 describe.each(WITH_BALANCE_SHEET)('on any ledger a %s of %s', (legalForm, country) => {
   it('has assets equal to liabilities and equity on its return', () => {

@@ -14,20 +14,45 @@ export interface Bearer {
 }
 
 const MONETARY: readonly KindCode[] = [
-  'cashOnHand', 'bank', 'clearing', 'shortTermInvestment', 'tradeReceivable', 'otherReceivable',
-  'longTermInvestment', 'loanGiven', 'tradePayable', 'cardPayable', 'deferredRevenue',
-  'shortTermBorrowing', 'dueToOwner', 'longTermBorrowing',
-]; // prettier-ignore
+  'cashOnHand',
+  'bank',
+  'clearing',
+  'shortTermInvestment',
+  'tradeReceivable',
+  'otherReceivable',
+  'longTermInvestment',
+  'loanGiven',
+  'tradePayable',
+  'cardPayable',
+  'deferredRevenue',
+  'shortTermBorrowing',
+  'dueToOwner',
+  'longTermBorrowing',
+];
 
 const OPEN_ITEM: readonly KindCode[] = [
-  'clearing', 'tradeReceivable', 'otherReceivable', 'prepaidExpense', 'loanGiven', 'tradePayable',
-  'cardPayable', 'payrollPayable', 'accruedExpense', 'deferredRevenue', 'dueToOwner',
-  'otherCurrentLiability', 'otherCurrentAsset',
-]; // prettier-ignore
+  'clearing',
+  'tradeReceivable',
+  'otherReceivable',
+  'prepaidExpense',
+  'loanGiven',
+  'tradePayable',
+  'cardPayable',
+  'payrollPayable',
+  'accruedExpense',
+  'deferredRevenue',
+  'dueToOwner',
+  'otherCurrentLiability',
+  'otherCurrentAsset',
+];
 
 const CONTROLLED: readonly KindCode[] = [
-  'tradeReceivable', 'otherReceivable', 'inventory', 'tradePayable', 'deferredRevenue',
-]; // prettier-ignore
+  'tradeReceivable',
+  'otherReceivable',
+  'inventory',
+  'tradePayable',
+  'deferredRevenue',
+];
 
 const AT_A_BANK: readonly KindCode[] = ['bank', 'shortTermInvestment', 'cardPayable'];
 const SECURITIES: readonly KindCode[] = ['shortTermInvestment', 'longTermInvestment'];
@@ -92,7 +117,7 @@ const DOCUMENTS_OF: Partial<Record<KindCode, readonly OfferedIn[]>> = {
   dueToOwner: ['banking', 'purchases', 'journals'],
   shortTermBorrowing: ['banking', 'journals'],
   longTermBorrowing: ['banking', 'journals'],
-}; // prettier-ignore
+};
 
 /** What an account's settings come to, those of its kind filled in. */
 export interface ResolvedSettings {

@@ -97,7 +97,13 @@ describe('changing a setting', () => {
   };
 
   it('keeps it with the account, and leaves it to the kind again', () => {
-    const bank = { institution: 'First Quay', routing: '011', accountNumber: '0042', nextCheque: '7', nextDeposit: '' }; // prettier-ignore
+    const bank = {
+      institution: 'First Quay',
+      routing: '011',
+      accountNumber: '0042',
+      nextCheque: '7',
+      nextDeposit: '',
+    };
     const set: Operation = { type: 'changeSetting', id: '1010', setting: 'bank', value: bank };
     const outcome = apply(club(), set);
     if (!outcome.ok) throw new Error(outcome.refusal.code);
@@ -140,7 +146,9 @@ describe('changing a setting', () => {
     );
     const units = { symbol: '', units: '1,5', quoteSource: '' };
     const fund = aChart('1300 Fund [longTermInvestment]');
-    expect(apply(fund, { type: 'changeSetting', id: '1300', setting: 'security', value: units })).toMatchObject({ refusal: { value: 'unitsMalformed' } }); // prettier-ignore
+    expect(
+      apply(fund, { type: 'changeSetting', id: '1300', setting: 'security', value: units }),
+    ).toMatchObject({ refusal: { value: 'unitsMalformed' } });
   });
 
   it('conflicts with another value for the same setting, and with no other', () => {
@@ -159,7 +167,13 @@ describe('changing a setting', () => {
   });
 
   it('copies no bank number, holding, budget or pin with an account', () => {
-    const bank = { institution: 'First Quay', routing: '', accountNumber: '42', nextCheque: '', nextDeposit: '' }; // prettier-ignore
+    const bank = {
+      institution: 'First Quay',
+      routing: '',
+      accountNumber: '42',
+      nextCheque: '',
+      nextDeposit: '',
+    };
     expect(copiedSettings({ bank, pinned: true, openItems: true })).toEqual({ openItems: true });
   });
 });
@@ -270,7 +284,12 @@ describe('dimensions', () => {
 
   it('come back in their place when a removal is taken back', () => {
     const order = (chart: Chart) => chart.settings.dimensions.map(({ id }) => id);
-    const fund: Operation = { type: 'setDimension', id: 'f', dimension: { id: 'f', name: 'Fund', values: [] }, afterId: 'm' }; // prettier-ignore
+    const fund: Operation = {
+      type: 'setDimension',
+      id: 'f',
+      dimension: { id: 'f', name: 'Fund', values: [] },
+      afterId: 'm',
+    };
     const both = applyAll(club(), [define(market), fund]);
     if (!both.ok) throw new Error(both.refusal.code);
     const without = apply(both.chart, define(null));

@@ -18,7 +18,12 @@ export interface Brought {
 const TEXTS = ['name', 'shortLabel', 'guidance', 'notes'] as const;
 
 /** What is to change about an account, as far as the client still has it as the older version did. */
-const changesOf = (was: Account, wanted: Account, own: Account, former: Former): readonly Operation[] => {
+const changesOf = (
+  was: Account,
+  wanted: Account,
+  own: Account,
+  former: Former,
+): readonly Operation[] => {
   const { id } = own;
   const still = <K extends keyof Account>(field: K): boolean =>
     was[field] !== wanted[field] && JSON.stringify(own[field]) === JSON.stringify(was[field]);
@@ -26,14 +31,27 @@ const changesOf = (was: Account, wanted: Account, own: Account, former: Former):
     (setting) => JSON.stringify(own.settings[setting]) === JSON.stringify(was.settings[setting]),
   );
   return [
-    ...TEXTS.filter(still).map((field): Operation => ({ type: 'editField', id, field, value: wanted[field] })),
+    ...TEXTS.filter(still).map((field): Operation => ({
+      type: 'editField',
+      id,
+      field,
+      value: wanted[field],
+    })),
     ...(still('number') ? [{ type: 'renumber', id, number: wanted.number } as const] : []),
     ...(still('kind') ? [{ type: 'changeKind', id, kind: wanted.kind } as const] : []),
     ...(still('role') ? [{ type: 'changeRole', id, role: wanted.role } as const] : []),
     // The value was read by the name that stands beside it.
-    ...settings.map((setting) => ({ type: 'changeSetting', id, setting, value: wanted.settings[setting] ?? null }) as ChangeSetting),
+    ...settings.map(
+      (setting) =>
+        ({
+          type: 'changeSetting',
+          id,
+          setting,
+          value: wanted.settings[setting] ?? null,
+        }) as ChangeSetting,
+    ),
   ];
-}; // prettier-ignore
+};
 
 const wishedCount = (former: Former): number =>
   Object.keys(former).filter((key) => key !== 'place').length;
@@ -64,7 +82,10 @@ class Bringer {
       return;
     }
     const before = previousIdOf(this.newer, id);
-    const beside = before !== null && hasAccount(this.current, before) && parentIdOf(this.current, before) === parentId;
+    const beside =
+      before !== null &&
+      hasAccount(this.current, before) &&
+      parentIdOf(this.current, before) === parentId;
     const free = account.number === null || idByNumber(this.current, account.number) === undefined;
     const placed = { ...account, number: free ? account.number : null, systemUse: null };
     const place = { parentId, afterId: beside ? before : null };
@@ -72,7 +93,11 @@ class Bringer {
   }
 
   change(id: AccountId, former: Former): void {
-    const [was, wanted, own] = [accountOf(this.older, id), accountOf(this.newer, id), accountOf(this.current, id)];
+    const [was, wanted, own] = [
+      accountOf(this.older, id),
+      accountOf(this.newer, id),
+      accountOf(this.current, id),
+    ];
     if (was === undefined || wanted === undefined || own === undefined) {
       this.left += wishedCount(former);
       return;
@@ -98,7 +123,7 @@ class Bringer {
     if (gone) this.try([{ type: 'deleteAccount', id }]);
     else this.left += 1;
   }
-} // prettier-ignore
+}
 
 /**
  * Brings what changed between two versions of a kept chart to a client's chart that began from the older

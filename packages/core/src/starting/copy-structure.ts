@@ -30,7 +30,11 @@ export const copyStructure = (
   const operations: Operation[] = [{ type: 'setPlan', plan, numbered }];
   let lastDimension: string | null = null;
   for (const { id, name, values } of dimensions) {
-    const own = { id: fresh(id), name, values: values.map((one) => ({ ...one, id: fresh(one.id) })) };
+    const own = {
+      id: fresh(id),
+      name,
+      values: values.map((one) => ({ ...one, id: fresh(one.id) })),
+    };
     operations.push({ type: 'setDimension', id: own.id, dimension: own, afterId: lastDimension });
     lastDimension = own.id;
   }
@@ -38,7 +42,11 @@ export const copyStructure = (
     let afterId: AccountId | null = null;
     for (const { account, children } of nodes) {
       if (account.retiredOn !== null && copied === 'structure') continue;
-      const copy = { ...account, id: fresh(account.id), settings: mapped(account.settings, fresh, copied) };
+      const copy = {
+        ...account,
+        id: fresh(account.id),
+        settings: mapped(account.settings, fresh, copied),
+      };
       operations.push({ type: 'addAccount', account: copy, parentId, afterId });
       afterId = copy.id;
       addAll(children, copy.id);
@@ -46,4 +54,4 @@ export const copyStructure = (
   };
   addAll(chart.roots, null);
   return operations;
-}; // prettier-ignore
+};

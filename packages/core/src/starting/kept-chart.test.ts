@@ -64,8 +64,13 @@ describe('a chart that the practice keeps', () => {
     const moved = after(chart, [
       { type: 'editField', id: idOf(chart, 'Rent'), field: 'name', value: 'Yard rent' },
       { type: 'deleteAccount', id: idOf(chart, 'Fuel') },
-      { type: 'addAccount', account: { ...recordsOf(MODEL)[1], id: 'own', number: '1020', name: 'Till' } as never, parentId: idOf(chart, 'Cash'), afterId: null },
-    ]); // prettier-ignore
+      {
+        type: 'addAccount',
+        account: { ...recordsOf(MODEL)[1], id: 'own', number: '1020', name: 'Till' } as never,
+        parentId: idOf(chart, 'Cash'),
+        afterId: null,
+      },
+    ]);
     expect(driftFrom(kept, moved, origin)).toEqual({ added: 1, changed: 1, gone: 1 });
   });
 

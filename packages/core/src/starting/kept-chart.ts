@@ -23,10 +23,7 @@ export interface Drift {
   readonly gone: number;
 }
 
-const renamed = (
-  { settings, accounts }: KeptChart,
-  as: (id: string) => string,
-): KeptChart => ({
+const renamed = ({ settings, accounts }: KeptChart, as: (id: string) => string): KeptChart => ({
   settings: {
     ...settings,
     dimensions: settings.dimensions.map(({ id, name, values }) => ({
@@ -41,7 +38,7 @@ const renamed = (
     parentId: account.parentId === null ? null : as(account.parentId),
     settings: mapped(account.settings, as, 'structure'),
   })),
-}); // prettier-ignore
+});
 
 /** A kept chart as a client's would be that never changed anything of it. */
 export const chartOfKept = (kept: KeptChart, origin: Origin = {}): Chart => {
@@ -51,9 +48,10 @@ export const chartOfKept = (kept: KeptChart, origin: Origin = {}): Chart => {
 
 const inUse = (records: readonly AccountRecord[]): readonly AccountRecord[] => {
   const retired = new Set(records.flatMap(({ id, retiredOn }) => (retiredOn === null ? [] : [id])));
-  for (const { id, parentId } of records) if (parentId !== null && retired.has(parentId)) retired.add(id);
+  for (const { id, parentId } of records)
+    if (parentId !== null && retired.has(parentId)) retired.add(id);
   return records.filter(({ id }) => !retired.has(id));
-}; // prettier-ignore
+};
 
 /** Accounts without those that only some may see, and all that stands below them. */
 export const withoutRestricted = (records: readonly AccountRecord[]): readonly AccountRecord[] => {

@@ -131,11 +131,27 @@ describe('the structure of another client’s chart', () => {
     const dimension = { id: 'd', name: 'Market', values: [{ id: 'v', name: 'North' }] };
     const chart = after(aChart('1010 Bank\n6010 Rent'), [
       { type: 'setDimension', id: 'd', dimension, afterId: null },
-      { type: 'changeSetting', id: '1010', setting: 'bank', value: { institution: 'Quay Bank', routing: '123', accountNumber: '456', nextCheque: '', nextDeposit: '' } },
+      {
+        type: 'changeSetting',
+        id: '1010',
+        setting: 'bank',
+        value: {
+          institution: 'Quay Bank',
+          routing: '123',
+          accountNumber: '456',
+          nextCheque: '',
+          nextDeposit: '',
+        },
+      },
       { type: 'changeSetting', id: '1010', setting: 'restrictedTo', value: ['u'] },
       { type: 'changeSetting', id: '6010', setting: 'budget', value: { per: 'year', amount: 100 } },
-      { type: 'changeSetting', id: '6010', setting: 'dimensions', value: [{ dimensionId: 'd', valueId: 'v', demanded: true }] },
-    ]); // prettier-ignore
+      {
+        type: 'changeSetting',
+        id: '6010',
+        setting: 'dimensions',
+        value: [{ dimensionId: 'd', valueId: 'v', demanded: true }],
+      },
+    ]);
     const copy = after(emptyChart(), copyStructure(chart, counter('copy')));
     const [bank, rent] = recordsOf(copy);
     expect(bank?.settings).toEqual({});
@@ -174,13 +190,17 @@ describe('what is wanted of a starting chart', () => {
     const stock = lines.filter(({ topic }) => topic === 'stock').map(({ name }) => name);
     expect(stock.length).toBeGreaterThan(0);
     expect(wanted(none)).toEqual(stock);
-    expect(wanted(new Set(['Advertising']))).toEqual(expect.arrayContaining(['Advertising', ...stock]));
+    expect(wanted(new Set(['Advertising']))).toEqual(
+      expect.arrayContaining(['Advertising', ...stock]),
+    );
     expect(wanted(new Set(stock))).toEqual([]);
   });
 
   it('has so many accounts more or fewer by each answer, as the chart then has', () => {
     const effects = effectsOf(choice());
-    const [before, after] = [choice(), withStock].map((one) => startingCount(composeStartingChart(one)));
+    const [before, after] = [choice(), withStock].map((one) =>
+      startingCount(composeStartingChart(one)),
+    );
     expect(effects.stock).toBe((after ?? 0) - (before ?? 0));
     expect(effectsOf(withStock).stock).toBe(-effects.stock);
   });
@@ -190,4 +210,4 @@ describe('what is wanted of a starting chart', () => {
     const { accounts, dimension } = channelCountsOf(choice({ channels }));
     expect(accounts).toBeGreaterThan(dimension);
   });
-}); // prettier-ignore
+});

@@ -31,9 +31,13 @@ const names = (nodes: ReturnType<typeof equity>) => nodes.map(({ account }) => a
 
 describe('the structure of another client’s chart', () => {
   it('is taken over whole where both are of one legal form', () => {
-    const operations = takeOver(SOLE, { groups: groupsFor('soleOwner'), differs: false, newId: counter('b') });
+    const operations = takeOver(SOLE, {
+      groups: groupsFor('soleOwner'),
+      differs: false,
+      newId: counter('b'),
+    });
     expect(names(equity(done(operations)))).toEqual(names(equity(SOLE)));
-  }); // prettier-ignore
+  });
 
   it('gets the equity accounts of the new client’s legal form, numbered by the chart’s plan', () => {
     const groups = groupsFor('corporation');

@@ -158,9 +158,11 @@ export const impactOf = (before: StatementSource, after: StatementSource): Impac
     lines: { ...movedLines(changed, rollUps), ...movedResults(before, after) },
     sections: movedSections(former, latter),
     totals: movedTotals(former, latter),
-    nodes: Object.fromEntries([...changed.after].map(([id, node]) => [id, after.rollUp.total(node)])),
+    nodes: Object.fromEntries(
+      [...changed.after].map(([id, node]) => [id, after.rollUp.total(node)]),
+    ),
   };
-}; // prettier-ignore
+};
 
 /** The amounts by which rows of any sort move, by row key. */
 export const movedRows = (impact: Impact): Readonly<Record<RowKey, Minor>> => {

@@ -27,7 +27,10 @@ const listUnder = (parent: unknown, ...names: readonly string[]): readonly unkno
   return Array.isArray(found) ? (found as readonly unknown[]) : [];
 };
 
-const textUnder = (parent: unknown, name: string): string => String(under(parent, name) ?? '');
+const textUnder = (parent: unknown, name: string): string => {
+  const found = under(parent, name);
+  return typeof found === 'string' || typeof found === 'number' ? String(found) : '';
+};
 
 const partOf = (files: Unzipped, name: string): unknown => {
   const part = files[name];
@@ -43,7 +46,11 @@ const indentsOfStyles = (files: Unzipped): readonly number[] =>
 
 /** The parts of the sheets by name. */
 const partsOfSheets = (files: Unzipped): ReadonlyMap<string, string> => {
-  const relations = listUnder(partOf(files, 'xl/_rels/workbook.xml.rels'), 'Relationships', 'Relationship');
+  const relations = listUnder(
+    partOf(files, 'xl/_rels/workbook.xml.rels'),
+    'Relationships',
+    'Relationship',
+  );
   const targets = new Map(relations.map((one) => [textUnder(one, 'Id'), textUnder(one, 'Target')]));
   return new Map(
     listUnder(partOf(files, 'xl/workbook.xml'), 'workbook', 'sheets', 'sheet').map((sheet) => {
@@ -51,7 +58,7 @@ const partsOfSheets = (files: Unzipped): ReadonlyMap<string, string> => {
       return [textUnder(sheet, 'name'), target.startsWith('/') ? target.slice(1) : `xl/${target}`];
     }),
   );
-}; // prettier-ignore
+};
 
 const columnOf = (letters: string): number =>
   [...letters].reduce((so, letter) => so * 26 + letter.charCodeAt(0) - 64, 0) - 1;

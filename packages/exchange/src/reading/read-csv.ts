@@ -9,9 +9,10 @@ const SEPARATORS = [',', ';', '\t', '|'] as const;
 const evenness = (text: string, separator: string): number => {
   const { data } = Papa.parse<string[]>(text, { delimiter: separator, preview: 40 });
   const widths = new Map<number, number>();
-  for (const row of data) if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
+  for (const row of data)
+    if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
   return Math.max(0, ...[...widths].map(([width, count]) => count * Math.min(width, 6)));
-}; // prettier-ignore
+};
 
 const separatorFor = (text: string): string => {
   const head = text.slice(0, 20_000);

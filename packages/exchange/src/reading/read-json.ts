@@ -38,9 +38,7 @@ const HEADINGS = [
 ];
 
 /** Reads the accounts of a chart file of ours as a sheet, and the file whole. Refuses damaged, unknownJson. */
-export const readChartJson = (
-  text: string,
-): { readonly sheet: Sheet; readonly whole: unknown } => {
+export const readChartJson = (text: string): { readonly sheet: Sheet; readonly whole: unknown } => {
   let data: unknown;
   try {
     data = JSON.parse(text);
@@ -63,4 +61,4 @@ export const readChartJson = (
     account.retiredOn ?? '',
   ]);
   return { sheet: sheetOf(client, [HEADINGS, ...rows]), whole: data };
-}; // prettier-ignore
+};

@@ -64,8 +64,10 @@ const textOf = (value: CellValue | null): string => {
 
 const withEntities = (files: Unzipped): boolean => {
   const head = new TextDecoder();
-  return Object.values(files).some((part) => /<!(DOCTYPE|ENTITY)/i.test(head.decode(part.subarray(0, 4_000))));
-}; // prettier-ignore
+  return Object.values(files).some((part) =>
+    /<!(DOCTYPE|ENTITY)/i.test(head.decode(part.subarray(0, 4_000))),
+  );
+};
 
 /**
  * Reads every sheet of a workbook: values alone, with the indents of their cells; formulas are never run. Source of the format: ISO/IEC
@@ -77,9 +79,7 @@ export const readWorkbook = async (bytes: Uint8Array): Promise<readonly Sheet[]>
   refuseFarCells(files);
   // Packed again without compression: the library would start workers of its own to inflate large parts.
   const stored = zipSync(files, { level: 0 });
-  const book = await readXlsxFile(stored.buffer as ArrayBuffer).catch(() =>
-    unreadable({ code: 'damaged' }),
-  );
+  const book = await readXlsxFile(stored.buffer).catch(() => unreadable({ code: 'damaged' }));
   const indented = indenterOf(files);
   return book.map(({ sheet, data }) => {
     const cells = data.map((row) => row.map((value) => asWritten(textOf(value))));

@@ -44,7 +44,12 @@ describe('a workbook whose names are indented by the style of their cells', () =
     book.addWorksheet('Notes').addRow(['Nothing here']);
     const sheet = book.addWorksheet('Accounts');
     sheet.addRow(['Number', 'Name']);
-    const rows = [['1000', 'Cash', 0], ['1010', 'Till', 1], ['1011', 'Float', 2], ['1020', 'Bank', 1]] as const; // prettier-ignore
+    const rows = [
+      ['1000', 'Cash', 0],
+      ['1010', 'Till', 1],
+      ['1011', 'Float', 2],
+      ['1020', 'Bank', 1],
+    ] as const;
     for (const [number, name, indent] of rows)
       sheet.addRow([number, name]).getCell(2).alignment = { indent };
     return new Uint8Array(await book.xlsx.writeBuffer());
@@ -53,7 +58,13 @@ describe('a workbook whose names are indented by the style of their cells', () =
   it('has the indents in front of the names, as if they were blanks', async () => {
     const reading = await readFile(await indented());
     const rows = reading.ok ? (reading.file.sheets[1]?.rows ?? []) : [];
-    expect(rows.map(({ cells }) => cells[1])).toEqual(['Name', 'Cash', '    Till', '        Float', '    Bank']); // prettier-ignore
+    expect(rows.map(({ cells }) => cells[1])).toEqual([
+      'Name',
+      'Cash',
+      '    Till',
+      '        Float',
+      '    Bank',
+    ]);
   });
 
   it('may say anything of itself: an indent without end, a style that is not there, no place', async () => {
@@ -154,10 +165,25 @@ describe('a workbook', () => {
   });
 });
 
-const LISTABLE = ({ number, name, shortLabel, guidance, notes, role, kind, retiredOn }: ReturnType<typeof recordsOf>[number]) => ({
-  number, name, shortLabel, guidance, notes, kind, retiredOn,
+const LISTABLE = ({
+  number,
+  name,
+  shortLabel,
+  guidance,
+  notes,
+  role,
+  kind,
+  retiredOn,
+}: ReturnType<typeof recordsOf>[number]) => ({
+  number,
+  name,
+  shortLabel,
+  guidance,
+  notes,
+  kind,
+  retiredOn,
   role: kind === 'retainedEarnings' ? 'posting' : role,
-}); // prettier-ignore
+});
 
 const listable = (chart: Chart) =>
   recordsOf(chart).map((record) => ({
@@ -177,9 +203,17 @@ const readBack = async (bytes: Uint8Array): Promise<Chart> => {
 const FORMATS: Readonly<Record<string, (chart: Chart) => Uint8Array | Promise<Uint8Array>>> = {
   csv: (chart) => utf8(writeCsv(chartTable(chart, null), 'USD')),
   xlsx: (chart) =>
-    writeWorkbook({ author: '', paper: 'a4', client: 'Cider works', currency: 'USD', rows: chartTable(chart, null), amounts: null, crosswalk: [] }),
+    writeWorkbook({
+      author: '',
+      paper: 'a4',
+      client: 'Cider works',
+      currency: 'USD',
+      rows: chartTable(chart, null),
+      amounts: null,
+      crosswalk: [],
+    }),
   json: (chart) => utf8(writeJson(chart, { client: 'Cider works', revision: 1, history: [] })),
-}; // prettier-ignore
+};
 
 describe.each(Object.keys(FORMATS))('a chart taken out as %s', (format) => {
   const written = (chart: Chart) => FORMATS[format]?.(chart) ?? new Uint8Array();
@@ -242,19 +276,36 @@ describe('a hostile file', () => {
   });
 
   it.each([
-    ['in its last column and row', '<row r="1048576"><c r="XFD1048576"><v>1</v></c></row>', 'tooManyRows'],
+    [
+      'in its last column and row',
+      '<row r="1048576"><c r="XFD1048576"><v>1</v></c></row>',
+      'tooManyRows',
+    ],
     ['in its last column', '<row r="1"><c r="XFD1"><v>1</v></c></row>', 'tooManyColumns'],
-    ['in its last row, which says that it is another', '<row r="1"><c r="A1048576"><v>1</v></c></row>', 'tooManyRows'],
-    ['in a column after the last that is read', '<row r="1"><c r="GS1"><v>1</v></c></row>', 'tooManyColumns'],
+    [
+      'in its last row, which says that it is another',
+      '<row r="1"><c r="A1048576"><v>1</v></c></row>',
+      'tooManyRows',
+    ],
+    [
+      'in a column after the last that is read',
+      '<row r="1"><c r="GS1"><v>1</v></c></row>',
+      'tooManyColumns',
+    ],
   ])('of one cell %s is refused in words, and fills nothing', async (_what, rows, code) => {
     const book = new ExcelJS.Workbook();
     book.addWorksheet('List').addRow(['1010', 'Bank']);
     const files = unzipSync(new Uint8Array(await book.xlsx.writeBuffer()));
     const part = 'xl/worksheets/sheet1.xml';
-    const changed = strFromU8(files[part] ?? new Uint8Array()).replace(/<sheetData>.*<\/sheetData>/, `<sheetData>${rows}</sheetData>`);
+    const changed = strFromU8(files[part] ?? new Uint8Array()).replace(
+      /<sheetData>.*<\/sheetData>/,
+      `<sheetData>${rows}</sheetData>`,
+    );
     expect(changed).toContain(rows);
-    expect(await problemOf(zipSync({ ...files, [part]: strToU8(changed) }))).toMatchObject({ code });
-  }); // prettier-ignore
+    expect(await problemOf(zipSync({ ...files, [part]: strToU8(changed) }))).toMatchObject({
+      code,
+    });
+  });
 
   it('of another kind is no list: a picture, an old workbook, a broken archive', async () => {
     expect(await problemOf(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2, 3]))).toEqual({

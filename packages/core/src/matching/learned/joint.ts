@@ -43,8 +43,9 @@ type Voice = (at: number, mean: Float64Array) => boolean;
 
 const addTo = (sum: Float64Array, more: Float64Array | undefined, times = 1): void => {
   if (more === undefined) return;
-  for (let part = 0; part < PARTS; part += 1) sum[part] = (sum[part] ?? 0) + times * (more[part] ?? 0);
-}; // prettier-ignore
+  for (let part = 0; part < PARTS; part += 1)
+    sum[part] = (sum[part] ?? 0) + times * (more[part] ?? 0);
+};
 
 /** The rows that share a key, but for the row itself. */
 const othersBy = (shares: Shares, keys: readonly (string | null)[]): Voice => {
@@ -67,13 +68,14 @@ const othersBy = (shares: Shares, keys: readonly (string | null)[]): Voice => {
 };
 
 /** The rows at some places. */
-const rowsAt = (shares: Shares, placesOf: (at: number) => readonly number[]): Voice =>
+const rowsAt =
+  (shares: Shares, placesOf: (at: number) => readonly number[]): Voice =>
   (at, mean) => {
     const found = placesOf(at).flatMap((place) => shares[place] ?? []);
     mean.fill(0);
     for (const one of found) addTo(mean, one, 1 / found.length);
     return found.length > 0;
-  }; // prettier-ignore
+  };
 
 const numberKey = (number: string | null, kept: number): string | null => {
   const digits = /^\d+/.exec(number ?? '')?.[0] ?? '';

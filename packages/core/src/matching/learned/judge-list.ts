@@ -72,8 +72,9 @@ export class ListJudge {
       settled.has(at) ? [] : voicesIn(learned, features(said)),
     );
     const first = rows.map((_row, at) => this.alone(at));
-    this.shares = settled.size === rows.length ? first : together(rows, { first, settled, learned });
-  } // prettier-ignore
+    this.shares =
+      settled.size === rows.length ? first : together(rows, { first, settled, learned });
+  }
 
   /** The kinds that a row may be, the likeliest first, with the reason for that one; only those of an element where one is given. */
   guesses(at: number, element: Element | null): readonly Guess[] {
@@ -139,14 +140,18 @@ const voicesIn = (learned: Learned, features: readonly Feature[]): readonly Voic
 
 const together = (
   rows: readonly PlacedSaid[],
-  { first, settled, learned }: { readonly first: Shares; readonly settled: ReadonlySet<number>; readonly learned: Learned },
+  {
+    first,
+    settled,
+    learned,
+  }: { readonly first: Shares; readonly settled: ReadonlySet<number>; readonly learned: Learned },
 ): Shares => {
   const keys = keysOfList(rows);
   return learned.rounds.reduce<Shares>(
     (last, weights) => thinkAgain(keys, { first, last }, { weights, settled }),
     first,
   );
-}; // prettier-ignore
+};
 
 const tellingWord = (voices: readonly Voice[], k: number): string | null => {
   const points = new Map<string, number>();

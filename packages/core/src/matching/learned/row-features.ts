@@ -42,7 +42,8 @@ const runsOf = (token: string): readonly string[] => {
 const nameFeatures = (name: string): readonly Feature[] => {
   const words = wordsOf(name);
   const found: Feature[] = [];
-  const add = (key: string, word: string | null, value = 1): void => void found.push({ key, value, word });
+  const add = (key: string, word: string | null, value = 1): void =>
+    void found.push({ key, value, word });
   words.forEach((word, at) => {
     add(`w ${word}`, word);
     const next = words[at + 1];
@@ -52,18 +53,21 @@ const nameFeatures = (name: string): readonly Feature[] => {
     add(`f ${words[0] ?? ''}`, words[0] ?? null);
     add(`l ${words.at(-1) ?? ''}`, words.at(-1) ?? null);
   }
-  for (const token of new Set(tokensOf(name))) for (const run of runsOf(token)) add(`c ${run}`, token, 0.4);
+  for (const token of new Set(tokensOf(name)))
+    for (const run of runsOf(token)) add(`c ${run}`, token, 0.4);
   return found;
-}; // prettier-ignore
+};
 
 /** What the name above a row says of it, the nearest at 0. */
 const aboveFeatures = (name: string, at: number): readonly Feature[] => {
   const mark = at === 0 ? 'p' : 'g';
   return [
     ...wordsOf(name).map((word) => ({ key: `${mark} ${word}`, value: 0.7, word: null })),
-    ...inferKinds({ name }).slice(0, 2).map(({ kind, confidence }) => ({ key: `${mark}k ${kind}`, value: confidence, word: null })),
+    ...inferKinds({ name })
+      .slice(0, 2)
+      .map(({ kind, confidence }) => ({ key: `${mark}k ${kind}`, value: confidence, word: null })),
   ];
-}; // prettier-ignore
+};
 
 const typeFeatures = (type: string): readonly Feature[] => {
   const tokens = tokensOf(type);
@@ -71,9 +75,11 @@ const typeFeatures = (type: string): readonly Feature[] => {
   return [
     { key: `t ${tokens.join(' ')}`, value: 1, word: null },
     ...wordsOf(type).map((word) => ({ key: `tw ${word}`, value: 0.7, word: null })),
-    ...inferKinds({ name: type }).slice(0, 1).map(({ kind, confidence }) => ({ key: `tk ${kind}`, value: confidence, word: null })),
+    ...inferKinds({ name: type })
+      .slice(0, 1)
+      .map(({ kind, confidence }) => ({ key: `tk ${kind}`, value: confidence, word: null })),
   ];
-}; // prettier-ignore
+};
 
 const numberFeatures = (number: string | null): readonly Feature[] => {
   const digits = /^\d+/.exec(number ?? '')?.[0] ?? '';

@@ -93,11 +93,13 @@ export class ManySheetComponent {
       return planEach(chart, ids, (now, id) => planSettingsAs(now, id, like));
     if (under !== undefined) {
       const heads = headsOf(chart, ids);
-      const moved = planEach(chart, heads, (now, id) => planMoveUnder(now, id, { parentId: under }));
+      const moved = planEach(chart, heads, (now, id) =>
+        planMoveUnder(now, id, { parentId: under }),
+      );
       return moved.ok && kind !== null ? withKinds(moved.operations, ids, kind) : moved;
     }
     return kind === null ? NOTHING : withKinds([], ids, kind);
-  }); // prettier-ignore
+  });
 
   private readonly plan = computed<ManyPlan>(() => {
     const wanted = this.wanted();

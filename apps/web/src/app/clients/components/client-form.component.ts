@@ -166,7 +166,7 @@ export class ClientFormComponent implements OnInit {
   }));
   protected readonly industries = [
     ...INDUSTRY_CODES.map((value) => ({
-      value: value as string,
+      value: value,
       words: INDUSTRIES[value].name,
     })),
     { value: 'other', words: 'Another trade' },

@@ -226,8 +226,13 @@ export class LinedListComponent {
 
   protected onKey(event: KeyboardEvent): void {
     const steps: Readonly<Record<string, number>> = {
-      ArrowDown: 1, ArrowUp: -1, PageDown: 15, PageUp: -15, Home: -Infinity, End: Infinity,
-    }; // prettier-ignore
+      ArrowDown: 1,
+      ArrowUp: -1,
+      PageDown: 15,
+      PageUp: -15,
+      Home: -Infinity,
+      End: Infinity,
+    };
     const step = steps[event.key];
     const plain = !event.ctrlKey && !event.altKey && !event.metaKey;
     if (plain && /^[1-3]$/.test(event.key)) this.candidate.emit(Number(event.key) - 1);

@@ -52,9 +52,12 @@ export class ImportDraft {
     computation: (file) => {
       if (this.returning !== null) return this.returning.sheet;
       const counts = file?.sheets.map(({ count }) => count) ?? [];
-      return Math.max(0, counts.findIndex((count) => count > 1));
+      return Math.max(
+        0,
+        counts.findIndex((count) => count > 1),
+      );
     },
-  }); // prettier-ignore
+  });
   readonly seen = computed(() => this.engine.file()?.sheets[this.sheet()] ?? null);
 
   /** Why what columns and types mean could not be kept for the next time. */
@@ -144,7 +147,7 @@ export class ImportDraft {
     if (list === undefined || this.engine.file() !== null) return;
     this.returning = decided ?? null;
     this.name.set(decided?.name ?? '');
-    await this.engine.read(new Blob([list.bytes as BlobPart]));
+    await this.engine.read(new Blob([list.bytes]));
   }
 
   /** Lets the list go, whatever is being done with it. */

@@ -22,7 +22,7 @@ export const typesAsKnown = (
   clientId: string | undefined,
 ): ReadonlyMap<string, KindCode> => {
   const own = knownAs(reading, lists).find((one) => one.clientId === clientId);
-  return new Map(Object.entries(own?.types ?? {}) as [string, KindCode][]);
+  return new Map(Object.entries<KindCode>(own?.types ?? {}));
 };
 
 /** What is to be known of a list; `null` of one without headings. */

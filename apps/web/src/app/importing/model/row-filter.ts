@@ -93,8 +93,18 @@ export const linesOf = (
 
 /** How many lines each group has. */
 export const countsOf = (plan: ImportPlan): Readonly<Record<RowFilter, number>> => {
-  const counts = { attention: 0, all: 0, new: 0, changed: 0, missing: plan.missing.length, same: 0, waiting: 0, passed: 0 };
+  const counts = {
+    attention: 0,
+    all: 0,
+    new: 0,
+    changed: 0,
+    missing: plan.missing.length,
+    same: 0,
+    waiting: 0,
+    passed: 0,
+  };
   for (const row of plan.rows)
-    for (const filter of ROW_FILTERS) if (filter !== 'missing' && fits(row, filter)) counts[filter] += 1;
+    for (const filter of ROW_FILTERS)
+      if (filter !== 'missing' && fits(row, filter)) counts[filter] += 1;
   return counts;
-}; // prettier-ignore
+};

@@ -342,5 +342,5 @@ export class ImportPage {
     }
     this.draft.close();
     void this.router.navigate(['/clients', client.id, 'chart']);
-  } // prettier-ignore
+  }
 }

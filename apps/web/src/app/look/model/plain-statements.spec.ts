@@ -46,7 +46,9 @@ describe('a client at a glance', () => {
   });
 
   it('uses none of the ledger’s own words', () => {
-    const words = (['profitAndLoss', 'balanceSheet'] as const).flatMap((code) => plainStatement(looked, code).map(plainRowWords)).join(' '); // prettier-ignore
+    const words = (['profitAndLoss', 'balanceSheet'] as const)
+      .flatMap((code) => plainStatement(looked, code).map(plainRowWords))
+      .join(' ');
     expect(words).not.toMatch(/debit|credit|revenue|equity|liabilit|asset|operating expenses/i);
   });
 

@@ -40,7 +40,7 @@ export class RangesTableComponent {
       use: `${used.toLocaleString('en-US')} of ${size.toLocaleString('en-US')}`,
       parts: parts.map((count) => shade(count, size / parts.length)),
     })),
-  ); // prettier-ignore
+  );
 
   protected set(index: number, change: Partial<NumberRange>): void {
     const ranges = this.numbers

@@ -23,7 +23,7 @@ import {
 import { ELEMENT_WORDS } from '../../shared/words/statement-words';
 
 /** Height of a line of the outline, in pixels; the text field has the same. */
-export const OUTLINE_LINE_HEIGHT = 24;
+const OUTLINE_LINE_HEIGHT = 24;
 
 interface Row {
   readonly index: number;

@@ -108,7 +108,8 @@ export class OutlinePage {
   protected onKey(event: KeyboardEvent): void {
     const field = event.target as HTMLTextAreaElement;
     if (event.key === 'Escape') field.blur();
-    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) this.handle(event, () => this.propose());
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
+      this.handle(event, () => this.propose());
     if (event.ctrlKey || event.altKey || event.metaKey || event.isComposing) return;
     const white = event.key === 'Enter' ? indentBefore(field) : '';
     if (white !== '') this.handle(event, () => insert(`\n${white}`));
@@ -116,7 +117,7 @@ export class OutlinePage {
     this.handle(event, () => indent(field, event.shiftKey));
     this.text.set(field.value);
     this.keep();
-  } // prettier-ignore
+  }
 
   private handle(event: KeyboardEvent, work: () => void): void {
     event.preventDefault();

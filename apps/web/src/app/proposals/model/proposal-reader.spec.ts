@@ -55,7 +55,10 @@ describe('reading a proposal', () => {
   });
 
   it('counts the balances that come along as if they were posted', () => {
-    const balances = [{ accountId: '4010', amount: -150 }, { accountId: '6310', amount: 80 }]; // prettier-ignore
+    const balances = [
+      { accountId: '4010', amount: -150 },
+      { accountId: '6310', amount: 80 },
+    ];
     const opening = { last: '2026-10', list: 'balances.csv', balances };
     const { openings, impact } = read([], [{ stepId: 's1', opening, books: AMOUNTS }]);
     expect(openings[0]?.plan.lines.map(({ change }) => change)).toEqual([-50, 50]);

@@ -26,7 +26,7 @@ export const reading = <Q, T>(
 ): Reading<T> => {
   const resource = rxResource<T, Q | undefined>({
     params: question,
-    stream: ({ params }) => ask(params as Q),
+    stream: ({ params }) => ask(params),
   });
   return {
     value: computed(() => (resource.hasValue() ? (resource.value() as T) : null)),

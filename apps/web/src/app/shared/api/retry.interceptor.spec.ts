@@ -8,8 +8,11 @@ describe('requests while the server is away', () => {
   beforeEach(() => {
     jest.useFakeTimers();
     TestBed.configureTestingModule({
-      providers: [provideHttpClient(withInterceptors([retryInterceptor])), provideHttpClientTesting()],
-    }); // prettier-ignore
+      providers: [
+        provideHttpClient(withInterceptors([retryInterceptor])),
+        provideHttpClientTesting(),
+      ],
+    });
   });
   afterEach(() => jest.useRealTimers());
 
@@ -20,7 +23,9 @@ describe('requests while the server is away', () => {
 
   it('wait, say so, and ask again by themselves until they are answered', () => {
     const answers: unknown[] = [];
-    TestBed.inject(HttpClient).get('/api/clients').subscribe((answer) => answers.push(answer)); // prettier-ignore
+    TestBed.inject(HttpClient)
+      .get('/api/clients')
+      .subscribe((answer) => answers.push(answer));
     server().expectOne('/api/clients').flush(unavailable, away);
     expect(trouble()).toBe('unavailable');
     jest.advanceTimersByTime(1000);
@@ -41,7 +46,9 @@ describe('requests while the server is away', () => {
 
   it('that do something are not asked again by themselves', () => {
     const failed: unknown[] = [];
-    TestBed.inject(HttpClient).post('/api/clients/x/revisions', {}).subscribe({ error: (error: unknown) => failed.push(error) }); // prettier-ignore
+    TestBed.inject(HttpClient)
+      .post('/api/clients/x/revisions', {})
+      .subscribe({ error: (error: unknown) => failed.push(error) });
     server().expectOne('/api/clients/x/revisions').flush(unavailable, away);
     jest.advanceTimersByTime(60_000);
     server().expectNone('/api/clients/x/revisions');
@@ -50,8 +57,12 @@ describe('requests while the server is away', () => {
 
   it('that are refused are not asked again', () => {
     const failed: unknown[] = [];
-    TestBed.inject(HttpClient).get('/api/clients/x').subscribe({ error: (error: unknown) => failed.push(error) }); // prettier-ignore
-    server().expectOne('/api/clients/x').flush({ code: 'notFound' }, { status: 404, statusText: 'no' }); // prettier-ignore
+    TestBed.inject(HttpClient)
+      .get('/api/clients/x')
+      .subscribe({ error: (error: unknown) => failed.push(error) });
+    server()
+      .expectOne('/api/clients/x')
+      .flush({ code: 'notFound' }, { status: 404, statusText: 'no' });
     expect([failed.length, trouble()]).toEqual([1, null]);
   });
 });

@@ -12,7 +12,8 @@ export interface ListField {
 }
 
 const takeMarked = (list: AutoComplete, event: KeyboardEvent): boolean => {
-  const option: unknown = list.visibleOptions()[list.focusedOptionIndex()];
+  const options = list.visibleOptions() as readonly unknown[];
+  const option = options[list.focusedOptionIndex()];
   if (option !== undefined) list.onOptionSelect(event, option, false);
   return option !== undefined;
 };

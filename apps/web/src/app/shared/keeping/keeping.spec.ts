@@ -18,7 +18,7 @@ const cloned = (value: unknown): unknown => {
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, cloned(part)]));
 };
-globalThis.structuredClone = cloned as typeof structuredClone;
+globalThis.structuredClone = cloned;
 
 beforeEach(async () => {
   localStorage.clear();

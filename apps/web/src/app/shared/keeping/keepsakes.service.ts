@@ -71,7 +71,7 @@ export class Keepsakes {
       .filter((key) => key.startsWith(PREFIX + prefix))
       .map((key) => [key, parsed(localStorage.getItem(key))] as const);
     const long = await this.inTurn(() => entries()).catch(() => []);
-    return [...short, ...long.map(([key, value]) => [String(key), value as unknown] as const)]
+    return [...short, ...long.map(([key, value]) => [key as string, value as unknown] as const)]
       .filter(([key]) => key.startsWith(PREFIX + prefix))
       .map(([key, value]) => [key.slice(PREFIX.length), value] as const);
   }

@@ -5,7 +5,6 @@ import {
   minor,
   NUMBER_LIMIT,
   TEXT_LIMITS,
-  titleOf,
   type CellProblem,
   type Chart,
   type ClashRule,
@@ -174,10 +173,11 @@ const valueWords = (
   if (field === 'parent')
     return value === '' ? 'none' : (titles.get(value) ?? accountWords(value, chart));
   if (field === 'kind') return KINDS[value as KindCode].name;
-  if (field === 'budget') return value === '' ? 'none' : formatAmount(minor(Number(value)), { currency });
+  if (field === 'budget')
+    return value === '' ? 'none' : formatAmount(minor(Number(value)), { currency });
   if (field === 'retired') return value === '' ? 'open' : value;
   return value === '' ? 'empty' : value;
-}; // prettier-ignore
+};
 
 /** One change in words: “number 6010 → 6015”. */
 export const importChangeWords = (change: ImportChange, context: ChangeContext): string => {
@@ -220,10 +220,6 @@ export const questionWords = (
     ? `Number ${entry.number ?? ''} is ${other} in the chart. Is this the same account?`
     : `Is this ${other}?`;
 };
-
-/** How a row is called. */
-export const rowTitle = ({ number, entry }: ImportRow): string =>
-  titleOf({ number, name: entry.name });
 
 /** What becomes of the numbers that stand for other accounts in the chart, under each rule. */
 export const CLASH_WORDS: Readonly<Record<ClashRule | 'each', string>> = {

@@ -36,10 +36,14 @@ export const plainRowWords = (row: StatementRow): string => {
   if (row.type === 'group') return row.code === 'assets' ? 'What it has' : 'What it owes';
   if (row.type === 'section') return PLAIN_SECTIONS[row.code];
   if (row.type === 'sectionTotal')
-    return row.alone ? PLAIN_SECTIONS[row.code] : `Together: ${PLAIN_SECTIONS[row.code].toLowerCase()}`;
+    return row.alone
+      ? PLAIN_SECTIONS[row.code]
+      : `Together: ${PLAIN_SECTIONS[row.code].toLowerCase()}`;
   if (row.type === 'total') return PLAIN_TOTALS[row.code];
   if (row.type === 'result')
-    return row.code === 'thisYear' ? 'What this year has brought so far' : 'What earlier years brought';
+    return row.code === 'thisYear'
+      ? 'What this year has brought so far'
+      : 'What earlier years brought';
   if (row.type === 'subtotal') return `${row.name}, together`;
   return row.type === 'itself' ? `${row.name}, the rest` : statementRowWords(row);
-}; // prettier-ignore
+};

@@ -53,7 +53,7 @@ export const openingWords = (
       ? ''
       : `, of which ${formatAmount(Math.abs(plan.difference), { currency })} goes to ${called(plan.equityId)}`;
   return `Opening balances ${when}: ${accounts}, ${amount} on each side${open}.`;
-}; // prettier-ignore
+};
 
 /** Why listed balances cannot be posted; empty when they can. */
 export const openingProblems = (
@@ -63,12 +63,16 @@ export const openingProblems = (
 ): readonly string[] => {
   const named = refused
     .slice(0, LISTED)
-    .map(({ accountId, why }) => `${called(accountId)} ${WHY[why]}, so nothing can be posted to it.`);
+    .map(
+      ({ accountId, why }) => `${called(accountId)} ${WHY[why]}, so nothing can be posted to it.`,
+    );
   const more = refused.length - named.length;
   const unnamed = more > 0 ? [`${more} more accounts take no postings.`] : [];
   const homeless =
     lines.length > 0 && difference !== 0 && equityId === null
-      ? [`The balances leave ${formatAmount(Math.abs(difference), { currency })} open, and no account is of the kind Opening balance equity to take it.`]
+      ? [
+          `The balances leave ${formatAmount(Math.abs(difference), { currency })} open, and no account is of the kind Opening balance equity to take it.`,
+        ]
       : [];
   return [...named, ...unnamed, ...homeless];
-}; // prettier-ignore
+};

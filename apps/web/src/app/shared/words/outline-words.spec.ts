@@ -20,13 +20,19 @@ describe('what is wrong with a line of an outline', () => {
     [
       {
         code: 'refused',
-        refusal: { code: 'nameTaken', accountId: 'x', field: 'name', value: 'Rent', otherId: '6010' },
+        refusal: {
+          code: 'nameTaken',
+          accountId: 'x',
+          field: 'name',
+          value: 'Rent',
+          otherId: '6010',
+        },
       },
       'The name “Rent” is borne by 6010 Rent. Add a word that tells them apart.',
     ],
   ])('is said in words: %j', (problem, words) => {
     expect(outlineProblemWords(problem, CHART)).toBe(words);
-  }); // prettier-ignore
+  });
 });
 
 describe('from what a kind was inferred', () => {

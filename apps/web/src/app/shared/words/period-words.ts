@@ -1,9 +1,19 @@
 import { lastDayOf, type DateOrder, type Month, type Period, type PeriodName } from '@iunctus/core';
 
 const MONTHS = [
-  'January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September',
-  'October', 'November', 'December',
-] as const; // prettier-ignore
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
 
 /** The twelve months by name, January first. */
 export const MONTH_NAMES: readonly string[] = MONTHS;

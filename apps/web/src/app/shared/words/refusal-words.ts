@@ -53,105 +53,6 @@ const CHOICE_WORDS: Readonly<Record<ChoiceProblem, string>> = {
 const elementWords = (kind: KindCode | undefined): string =>
   kind === undefined ? '' : ELEMENT_WORDS[KINDS[kind].element];
 
-/**
- * A refusal in words: the account, the field and its value, the rule, and what would do.
- * `charts` are searched in order for the accounts that it names.
- */
-export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): string => {
-  const own = accountWords(refusal.accountId, ...charts);
-  const other = accountWords(refusal.otherId, ...charts);
-  switch (refusal.code) {
-    case 'accountMissing':
-      return `${own} is not in this chart any more.`;
-    case 'accountExists':
-      return 'This account is in the chart already.';
-    case 'parentMissing':
-      return 'The parent is not in this chart any more. Choose another.';
-    case 'parentRetired':
-      return `${other} is retired and takes no open accounts below it. Restore it first, or choose another parent.`;
-    case 'neighbourMissing':
-      return 'The neighbour in the list has moved. Choose the place again.';
-    case 'moveIntoOwnSubtree':
-      return `${own} cannot stand under ${other}, which stands below it. Move ${other} out first.`;
-    case 'elementDiffers':
-      return elementClash(refusal.value, { other, otherId: refusal.otherId }, charts);
-    case 'numberMissing':
-      return 'The account has no number. Type a free one that fits between its neighbours.';
-    case 'numberTaken':
-      return `Number ${refusal.value} is taken by ${other}. Choose a free number.`;
-    case 'numberMalformed':
-      return `Number “${refusal.value}” is not usable: digits and letters, with . - / between them, ${NUMBER_LIMIT} at most.`;
-    case 'nameEmpty':
-      return 'The name is empty. Type what the account is for.';
-    case 'nameTaken':
-      return `The name “${refusal.value}” is borne by ${other}. Add a word that tells them apart.`;
-    case 'textTooLong':
-      return `The text has ${refusal.value} characters; ${TEXT_LIMITS[refusal.field]} are allowed. Shorten it.`;
-    case 'tooManyAccounts':
-      return `A chart has at most ${CHART_LIMITS.accounts.toLocaleString('en')} accounts. Use dimensions for what is told apart so often.`;
-    case 'tooDeep':
-      return `Accounts stand at most ${CHART_LIMITS.depth} levels deep. Put ${own} under one further up.`;
-    case 'hasPostings':
-      return `${own} has postings and cannot be deleted. Retire it: no new postings, and its history stays.`;
-    case 'hasChildren':
-      return `${own} has accounts below it. Move or remove those first.`;
-    case 'hasOpenChildren':
-      return `${other} below it is still open. Retire that first.`;
-    case 'headingTakesNoPostings':
-      return `${own} has postings, and a heading takes none. Keep it a posting account with sub-accounts.`;
-    case 'systemAccount':
-      return `${own} is where results of closed years go; the system needs it open and in its kind. It can be renamed and renumbered.`;
-    case 'memorandumWithPostings':
-      return `${own} has postings; moving it on or off the statements would unbalance them.`;
-    case 'alreadyRetired':
-      return `${own} is retired already.`;
-    case 'notRetired':
-      return `${own} is open already.`;
-    case 'dateMalformed':
-      return `“${refusal.value}” is no date.`;
-    case 'planWrong':
-      return 'The number plan contradicts itself. Mend it under Numbers.';
-    case 'mergeIntoItself':
-      return 'An account cannot be merged into itself. Choose another.';
-    case 'mergeIntoRetired':
-      return `${other} is retired and takes nothing new. Restore it first, or choose another account.`;
-    case 'kindsDiffer':
-      return `${own} is ${kindName(charts, refusal.accountId)}, ${other} is ${kindName(charts, refusal.otherId)}: its history would move to another statement line. Say that this is meant, or change the kind first.`;
-    case 'notMerged':
-      return 'This merge was taken back already.';
-    case 'hasMerged':
-      return `Other accounts were merged into ${own}, and their postings count here. Take those merges back first, or merge it in its turn.`;
-    case 'hasSplits':
-      return `Postings of ${own} were split. Take the split back first.`;
-    case 'splitExists':
-      return 'This split was made already.';
-    case 'splitIntoItself':
-      return 'An account cannot be split into itself.';
-    case 'splitFurther':
-      return `${own} was split in its turn. Take that split back first.`;
-    case 'notSplit':
-      return 'This split was taken back already.';
-    case 'choiceWrong':
-      return CHOICE_WORDS[refusal.value];
-    case 'settingNotOffered':
-      return `${SETTING_WORDS[refusal.setting]} makes no sense for ${own}: its kind or role does not have it.`;
-    case 'settingWrong':
-      return `${SETTING_WORDS[refusal.setting]}: ${SETTING_PROBLEM_WORDS[refusal.value]}`;
-    case 'dimensionMissing':
-      return 'This dimension, or the value, is not in the chart any more. Choose another.';
-    case 'dimensionWrong':
-      return DIMENSION_WORDS[refusal.value];
-    case 'dimensionInUse':
-      return `${own} asks for it. Change that account first.`;
-    case 'valueInUse':
-      return `Postings carry “${refusal.value}”, so it stays. It can be renamed.`;
-    case 'restrictedAccount':
-      return 'This stands for accounts that are not yours to see. Ask somebody who may.';
-    default:
-      return refusal satisfies never;
-  }
-};
-
 const kindName = (charts: readonly Chart[], id: string | undefined): string => {
   const kind = charts.map((chart) => accountOf(chart, id ?? '')?.kind).find((one) => one);
   return kind === undefined ? 'of another kind' : KINDS[kind].name;
@@ -166,4 +67,93 @@ const elementClash = (
     .map((chart) => accountOf(chart, otherId ?? '')?.kind)
     .find((found) => found !== undefined);
   return `The kind belongs to ${elementWords(kind)}, but ${other} belongs to ${elementWords(otherKind)}. Accounts under one another share their element: change the kind, or choose another parent.`;
+};
+
+/** Who is meant: the account itself, the other one of which the rule speaks, and the charts that know them. */
+interface Meant {
+  readonly own: string;
+  readonly other: string;
+  readonly charts: readonly Chart[];
+}
+
+type Coded<C extends Refusal['code']> = Refusal & { readonly code: C };
+
+/** What each rule says when it refuses: the field and its value, the rule, and what would do. */
+const WORDS: {
+  readonly [C in Refusal['code']]: string | ((meant: Meant, refusal: Coded<C>) => string);
+} = {
+  accountMissing: ({ own }) => `${own} is not in this chart any more.`,
+  accountExists: 'This account is in the chart already.',
+  parentMissing: 'The parent is not in this chart any more. Choose another.',
+  parentRetired: ({ other }) =>
+    `${other} is retired and takes no open accounts below it. Restore it first, or choose another parent.`,
+  neighbourMissing: 'The neighbour in the list has moved. Choose the place again.',
+  moveIntoOwnSubtree: ({ own, other }) =>
+    `${own} cannot stand under ${other}, which stands below it. Move ${other} out first.`,
+  elementDiffers: ({ other, charts }, refusal) =>
+    elementClash(refusal.value, { other, otherId: refusal.otherId }, charts),
+  numberMissing: 'The account has no number. Type a free one that fits between its neighbours.',
+  numberTaken: ({ other }, refusal) =>
+    `Number ${refusal.value} is taken by ${other}. Choose a free number.`,
+  numberMalformed: (_meant, refusal) =>
+    `Number “${refusal.value}” is not usable: digits and letters, with . - / between them, ${NUMBER_LIMIT} at most.`,
+  nameEmpty: 'The name is empty. Type what the account is for.',
+  nameTaken: ({ other }, refusal) =>
+    `The name “${refusal.value}” is borne by ${other}. Add a word that tells them apart.`,
+  textTooLong: (_meant, refusal) =>
+    `The text has ${refusal.value} characters; ${TEXT_LIMITS[refusal.field]} are allowed. Shorten it.`,
+  tooManyAccounts: () =>
+    `A chart has at most ${CHART_LIMITS.accounts.toLocaleString('en')} accounts. Use dimensions for what is told apart so often.`,
+  tooDeep: ({ own }) =>
+    `Accounts stand at most ${CHART_LIMITS.depth} levels deep. Put ${own} under one further up.`,
+  hasPostings: ({ own }) =>
+    `${own} has postings and cannot be deleted. Retire it: no new postings, and its history stays.`,
+  hasChildren: ({ own }) => `${own} has accounts below it. Move or remove those first.`,
+  hasOpenChildren: ({ other }) => `${other} below it is still open. Retire that first.`,
+  headingTakesNoPostings: ({ own }) =>
+    `${own} has postings, and a heading takes none. Keep it a posting account with sub-accounts.`,
+  systemAccount: ({ own }) =>
+    `${own} is where results of closed years go; the system needs it open and in its kind. It can be renamed and renumbered.`,
+  memorandumWithPostings: ({ own }) =>
+    `${own} has postings; moving it on or off the statements would unbalance them.`,
+  alreadyRetired: ({ own }) => `${own} is retired already.`,
+  notRetired: ({ own }) => `${own} is open already.`,
+  dateMalformed: (_meant, refusal) => `“${refusal.value}” is no date.`,
+  planWrong: 'The number plan contradicts itself. Mend it under Numbers.',
+  mergeIntoItself: 'An account cannot be merged into itself. Choose another.',
+  mergeIntoRetired: ({ other }) =>
+    `${other} is retired and takes nothing new. Restore it first, or choose another account.`,
+  kindsDiffer: ({ own, other, charts }, refusal) =>
+    `${own} is ${kindName(charts, refusal.accountId)}, ${other} is ${kindName(charts, refusal.otherId)}: its history would move to another statement line. Say that this is meant, or change the kind first.`,
+  notMerged: 'This merge was taken back already.',
+  hasMerged: ({ own }) =>
+    `Other accounts were merged into ${own}, and their postings count here. Take those merges back first, or merge it in its turn.`,
+  hasSplits: ({ own }) => `Postings of ${own} were split. Take the split back first.`,
+  splitExists: 'This split was made already.',
+  splitIntoItself: 'An account cannot be split into itself.',
+  splitFurther: ({ own }) => `${own} was split in its turn. Take that split back first.`,
+  notSplit: 'This split was taken back already.',
+  choiceWrong: (_meant, refusal) => CHOICE_WORDS[refusal.value],
+  settingNotOffered: ({ own }, refusal) =>
+    `${SETTING_WORDS[refusal.setting]} makes no sense for ${own}: its kind or role does not have it.`,
+  settingWrong: (_meant, refusal) =>
+    `${SETTING_WORDS[refusal.setting]}: ${SETTING_PROBLEM_WORDS[refusal.value]}`,
+  dimensionMissing: 'This dimension, or the value, is not in the chart any more. Choose another.',
+  dimensionWrong: (_meant, refusal) => DIMENSION_WORDS[refusal.value],
+  dimensionInUse: ({ own }) => `${own} asks for it. Change that account first.`,
+  valueInUse: (_meant, refusal) =>
+    `Postings carry “${refusal.value}”, so it stays. It can be renamed.`,
+  restrictedAccount: 'This stands for accounts that are not yours to see. Ask somebody who may.',
+};
+
+/**
+ * A refusal in words: the account, the field and its value, the rule, and what would do.
+ * `charts` are searched in order for the accounts that it names.
+ */
+export const refusalWords = (refusal: Refusal, ...charts: readonly Chart[]): string => {
+  const words = WORDS[refusal.code] as string | ((meant: Meant, refusal: Refusal) => string);
+  if (typeof words === 'string') return words;
+  const own = accountWords(refusal.accountId, ...charts);
+  const other = accountWords(refusal.otherId, ...charts);
+  return words({ own, other, charts }, refusal);
 };

@@ -55,7 +55,7 @@ export const DOCUMENT_WORDS: Readonly<Record<OfferedIn, string>> = {
   journals: 'Journals',
 };
 
-export const SALES_TAX_WORDS: Readonly<Record<SalesTaxCode, string>> = {
+const SALES_TAX_WORDS: Readonly<Record<SalesTaxCode, string>> = {
   standard: 'Taxed at the standard rate',
   reduced: 'Taxed at a reduced rate',
   zeroRated: 'Taxed at zero',

@@ -42,4 +42,4 @@ export const loadOpenings$ = createEffect(
       }),
     ),
   { functional: true },
-); // prettier-ignore
+);

@@ -120,7 +120,7 @@ const adoptFailures = (error: unknown, clientId: string) => {
  * fits comes back as conflicts.
  */
 export const adopt$ = createEffect(
-  (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
+  (actions$ = inject(Actions), api = inject(ApiService), store = inject<Store>(Store)) =>
     actions$.pipe(
       ofType(WorkspaceActions.adoptRequested),
       exhaustMap(() =>

@@ -75,10 +75,12 @@ const next = (state: State, message: StatementMessage): State => {
 const plannedIn = ({ track, pending }: State): readonly PlannedOpening[] => {
   const { openings, fiscalYearStart } = pending;
   if (openings.length === 0) return [];
-  const ids = new Set(track.steps.flatMap(({ id, opening }) => (opening === undefined ? [] : [id])));
+  const ids = new Set(
+    track.steps.flatMap(({ id, opening }) => (opening === undefined ? [] : [id])),
+  );
   const there = openings.filter(({ stepId }) => ids.has(stepId));
   return planOpenings(proposedChart(track), there, fiscalYearStart);
-}; // prettier-ignore
+};
 
 /** The roll-up that the proposal leads to: with its balances, when it brings some. */
 const rollUpAfter = (

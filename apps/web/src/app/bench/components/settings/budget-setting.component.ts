@@ -125,7 +125,10 @@ export class BudgetSettingComponent {
     const amount = this.read((typed.target as HTMLInputElement).value.trim() || '0');
     const amounts = this.monthly();
     if (amount === null || amounts === null) return;
-    this.changed.emit({ per: 'month', amounts: amounts.map((one, at) => (at === index ? amount : one)) }); // prettier-ignore
+    this.changed.emit({
+      per: 'month',
+      amounts: amounts.map((one, at) => (at === index ? amount : one)),
+    });
   }
 
   protected toggle(): void {
