@@ -16,16 +16,6 @@ import {
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
 import { providePrimeNG } from 'primeng/config';
-import * as benchEffects from './workspace/state/workspace.effects';
-import * as reviewEffects from './workspace/state/review.effects';
-import * as openingEffects from './workspace/state/opening.effects';
-import * as savingEffects from './workspace/state/saving.effects';
-import * as splitEffects from './workspace/state/split.effects';
-import { workspaceFeature } from './workspace/state/workspace.feature';
-import * as clientsEffects from './clients/state/clients.effects';
-import { clientsFeature } from './clients/state/clients.feature';
-import * as historyEffects from './workspace/state/history.effects';
-import { historyFeature } from './workspace/state/history.feature';
 import { ROUTES } from './app.routes';
 import * as sessionEffects from './session/state/session.effects';
 import { expiredInterceptor } from './session/state/expired.interceptor';
@@ -65,19 +55,7 @@ export const APP_CONFIG: ApplicationConfig = {
       },
     ),
     provideState(sessionFeature),
-    provideState(clientsFeature),
-    provideState(workspaceFeature),
-    provideState(historyFeature),
-    provideEffects(
-      sessionEffects,
-      clientsEffects,
-      benchEffects,
-      openingEffects,
-      savingEffects,
-      splitEffects,
-      reviewEffects,
-      historyEffects,
-    ),
+    provideEffects(sessionEffects),
     providePrimeNG({
       theme: {
         preset: IUNCTUS_PRESET,
