@@ -1,5 +1,6 @@
 import {
   knownAccount,
+  misplacedLines,
   RETURN_FORMS,
   returnFile,
   returnSheet,
@@ -33,6 +34,19 @@ const titleIn = (chart: Chart, id: string): string => {
   return account === undefined ? '' : titleOf(account);
 };
 
+/** What is found about the accounts of a return before it is handed on. */
+const toLookAt = async (taken: Taken, { last }: Period): Promise<ReturnWorkbook['toLookAt']> => {
+  const { chart, client } = taken;
+  const year = { rollUp: await yearUpTo(taken, last), filer: client };
+  return misplacedLines({ chart, plan: chart.settings.plan, year }).map(
+    ({ accountIds, facts }) => ({
+      title: titleIn(chart, accountIds[0] ?? ''),
+      why: WHY[facts.why],
+      amount: facts.amount,
+    }),
+  );
+};
+
 /** The client's return for the fiscal year in which a period ends, as a workbook is made of it. */
 export const returnPartsOf = async (taken: Taken, period: Period): Promise<ReturnWorkbook> => {
   const { chart, client } = taken;
@@ -44,11 +58,7 @@ export const returnPartsOf = async (taken: Taken, period: Period): Promise<Retur
     form: `${form?.name ?? sheet.form}, print of ${form?.year ?? ''}`,
     currency: client.currency,
     year: periodInWords(period, client.country),
-    toLookAt: sheet.misplaced.map(({ id, why, amount }) => ({
-      title: titleIn(chart, id),
-      why: WHY[why],
-      amount,
-    })),
+    toLookAt: await toLookAt(taken, period),
     rows: sheet.amounts.map(({ line, copy, amount, accounts, results }) => ({
       line: line.line,
       words: line.words,

@@ -159,12 +159,6 @@ export const replaceLeading = (
 export const numbersOf = (rows: readonly CrosswalkRow[]): readonly NumberGiven[] =>
   rows.map(({ id, to }) => ({ id, number: to }));
 
-/** What is wrong with numbers as they stand, by account: what a renumbering with the fewest changes would change. */
-export const misfits = (chart: Chart, plan: NumberPlan): ReadonlyMap<AccountId, WhyChanged> =>
-  new Map(
-    crosswalkTo(chart, { plan, movable: null, keep: true }).rows.map(({ id, why }) => [id, why]),
-  );
-
 /** All accounts of branches, the heads included. */
 export const idsWithin = (chart: Chart, heads: readonly AccountId[]): readonly AccountId[] => {
   const wanted = new Set(heads);

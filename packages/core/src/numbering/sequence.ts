@@ -49,12 +49,8 @@ const nextBlock = (stretch: Stretch, from: number, item: number): number => {
 };
 
 /** The first place from `from` on that an item can take, or one past the end of the stretch. */
-const firstPlace = (
-  stretch: Stretch,
-  { size }: Item,
-  index: number,
-  from: number,
-): number => (size === 'number' ? nextNumber(stretch, from) : nextBlock(stretch, from, index));
+const firstPlace = (stretch: Stretch, { size }: Item, index: number, from: number): number =>
+  size === 'number' ? nextNumber(stretch, from) : nextBlock(stretch, from, index);
 
 /** The first number after an item that stands at `at`. */
 export const afterItem = (stretch: Stretch, { size }: Item, at: number): number =>

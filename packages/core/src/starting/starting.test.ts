@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart';
 import { eachNode, recordsOf } from '../chart/queries';
 import { isContra, statementOf } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
-import { misfits } from '../numbering/crosswalk';
+import { numberMisfits } from '../findings/rules/number-misfits';
 import { usualPlan } from '../plan/number-plan';
 import {
   hasBalanceSheet,
@@ -97,7 +97,9 @@ describe.each(INDUSTRY_CODES)(
 
     it('breaks no rule of the chart, and has numbers that fit the usual plan', () => {
       const wrong = charts.flatMap(({ said, chart }) =>
-        [...misfits(chart, usualPlan(4))].map(([id, why]) => `${said}: ${id} ${why}`),
+        numberMisfits({ chart, plan: usualPlan(4), year: null }).map(
+          ({ accountIds, facts }) => `${said}: ${accountIds[0]} ${facts.why}`,
+        ),
       );
       expect(wrong).toEqual([]);
     });
@@ -347,7 +349,8 @@ describe('channels of sale', () => {
         '    4012 Own shop sales, Bazaar',
       ]),
     );
-    expect(misfits(outcome.chart, usualPlan(4))).toEqual(new Map());
+    const lookedAt = { chart: outcome.chart, plan: usualPlan(4), year: null };
+    expect(numberMisfits(lookedAt)).toEqual([]);
   });
 
   it('as a dimension are demanded of every posting there', () => {

@@ -4,6 +4,7 @@ import {
   type AccountId,
   type Chart,
   type Crosswalk,
+  type Finding,
   type FitRequest,
   type WhyChanged,
 } from '@iunctus/core';
@@ -20,13 +21,18 @@ export class NumbersEngine {
   private readonly proposed = inject(ProposedChart);
   private readonly worker = createNumbersWorker();
   private readonly serials: Record<Purpose, number> = { check: 0, preview: 0 };
-  private readonly checked = signal<Crosswalk | null>(null);
+  private readonly checked = signal<readonly Finding[]>([]);
   /** The renumbering that was asked for last; `null` while it is computed. */
   readonly preview = signal<Crosswalk | null>(null);
 
-  /** What is wrong with the number of each account, by what a renumbering with the fewest changes would change. */
+  /** What is wrong with the number of each account. */
   readonly misfits = computed<ReadonlyMap<AccountId, WhyChanged>>(
-    () => new Map((this.checked()?.rows ?? []).map(({ id, why }) => [id, why])),
+    () =>
+      new Map(
+        this.checked().flatMap(({ code, accountIds, facts }) =>
+          code === 'numberMisfit' ? accountIds.map((id) => [id, facts.why] as const) : [],
+        ),
+      ),
   );
 
   constructor() {
@@ -39,7 +45,7 @@ export class NumbersEngine {
       const { plan, numbered } = chart.settings;
       const timer = setTimeout(() => {
         if (numbered) this.send('check', chart, { plan, movable: null, keep: true });
-        else this.checked.set(null);
+        else this.checked.set([]);
       }, REST);
       onCleanup(() => clearTimeout(timer));
     });
@@ -64,9 +70,9 @@ export class NumbersEngine {
     this.worker.postMessage(request);
   }
 
-  private take({ purpose, serial, crosswalk }: NumbersAnswer): void {
-    if (serial !== this.serials[purpose]) return;
-    if (purpose === 'check') this.checked.set(crosswalk);
-    else this.preview.set(crosswalk);
+  private take(answer: NumbersAnswer): void {
+    if (answer.serial !== this.serials[answer.purpose]) return;
+    if (answer.purpose === 'check') this.checked.set(answer.findings);
+    else this.preview.set(answer.crosswalk);
   }
 }

@@ -1,4 +1,4 @@
-import type { ChartRecord, Crosswalk, NumberPlan } from '@iunctus/core';
+import type { ChartRecord, Crosswalk, Finding, NumberPlan } from '@iunctus/core';
 
 /** What a renumbering is asked for: a check of the numbers as they stand, or a preview. */
 export type Purpose = 'check' | 'preview';
@@ -14,9 +14,8 @@ export interface NumbersRequest {
   readonly keep: boolean;
 }
 
-/** What the worker found. */
-export interface NumbersAnswer {
-  readonly purpose: Purpose;
-  readonly serial: number;
-  readonly crosswalk: Crosswalk;
-}
+/** What the worker found: what is wrong with the numbers, or a renumbering. */
+export type NumbersAnswer = { readonly serial: number } & (
+  | { readonly purpose: 'check'; readonly findings: readonly Finding[] }
+  | { readonly purpose: 'preview'; readonly crosswalk: Crosswalk }
+);

@@ -1,14 +1,17 @@
 /// <reference lib="webworker" />
-import { chartOf, crosswalkTo } from '@iunctus/core';
+import { chartOf, crosswalkTo, findingsIn, type Chart } from '@iunctus/core';
 import type { NumbersAnswer, NumbersRequest } from './numbers-messages';
 
-addEventListener('message', ({ data }: MessageEvent<NumbersRequest>) => {
-  const { purpose, serial, plan, movable, keep } = data;
+const answerTo = (request: NumbersRequest, chart: Chart): NumbersAnswer => {
+  const { purpose, serial, plan, movable, keep } = request;
+  if (purpose === 'check') {
+    const findings = findingsIn({ chart, plan, year: null }, ['numberMisfit']);
+    return { purpose, serial, findings };
+  }
   const chosen = movable === null ? null : new Set(movable);
-  const answer: NumbersAnswer = {
-    purpose,
-    serial,
-    crosswalk: crosswalkTo(chartOf(data.chart), { plan, movable: chosen, keep }),
-  };
-  postMessage(answer);
-});
+  return { purpose, serial, crosswalk: crosswalkTo(chart, { plan, movable: chosen, keep }) };
+};
+
+addEventListener('message', ({ data }: MessageEvent<NumbersRequest>) =>
+  postMessage(answerTo(data, chartOf(data.chart))),
+);
