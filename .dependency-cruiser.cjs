@@ -75,9 +75,9 @@ module.exports = {
       { path: '^packages/exchange/src', pathNot: '\\.test\\.ts$' },
       {
         pathNot:
-          '^packages/(core|exchange)/src|node_modules/(exceljs|fast-xml-parser|fflate|papaparse|@types/papaparse|pdfmake|read-excel-file|valibot)|^pdfmake/',
+          '^packages/(core|exchange)/src|node_modules/(exceljs|fast-xml-parser|fflate|papaparse|@types/papaparse|pdfmake|read-excel-file|valibot)|^pdfmake/|^module$',
       },
-      'The exchange imports the core and its file libraries.',
+      'The exchange imports the core, its file libraries, and what finds the files of its type.',
     ),
     only(
       'files-are-written-on-the-server',

@@ -1,7 +1,7 @@
 import type { Account, AccountId } from '../chart/account';
 import { accountsById } from '../chart/queries';
 import type { ImportPlan, ImportRow, ListedBalance, UnplacedBalance } from './import-plan';
-import type { Outcome, PlacedRow, WorkDone, WorkRequest } from './import-work';
+import type { Outcome, PlacedRow, WorkDone, WorkRequest } from './work-request';
 
 /** How deep each row stands, by place: 1 for a main account. Parents come before what is below them. */
 const levelsOf = ({ placed }: WorkRequest): ReadonlyMap<number, number> => {

@@ -1,74 +1,29 @@
 import type { Account, AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import { accountCount, accountOf, accountsById, idByNumber, parentIdOf } from '../chart/queries';
-import type { CalendarDate } from '../dates/calendar-date';
 import { elementOf } from '../kinds/kinds';
-import { apply, applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import type { Refusal } from '../operations/refusal';
-import type { ClashRule } from './clashes';
 import { displacedBy } from './displaced';
-import type { RowKind } from './import-kinds';
-import type { Fate, ImportChange, ImportProblem, MissingAccount } from './import-plan';
-import type { RowMatch } from './match-rows';
+import type { ImportProblem } from './import-plan';
 import { missingFrom } from './missing';
 import { numberNew } from './new-numbers';
 import { placeFor } from './new-places';
 import { possibleRenumberings } from './renumberings';
+import { ChartInWork } from './chart-in-work';
+import { disposeMissing, retiredInstead } from './dispose-missing';
+import type { Outcome, PlacedRow, WorkDone, WorkRequest } from './work-request';
 import { budgetChange, changesWished, type WishedChange } from './row-changes';
-import type { TreeRow } from './tree-row';
-
-/** A row with its place in the list, its kind, what it is in the chart, and the account it would be. */
-export interface PlacedRow {
-  readonly at: number;
-  readonly row: TreeRow;
-  readonly kind: RowKind;
-  readonly match: RowMatch;
-  readonly account: Account;
-}
-
-/** What the work is done on. */
-export interface WorkRequest {
-  readonly rows: readonly TreeRow[];
-  /** Places of rows that are no accounts. */
-  readonly bands: ReadonlySet<number>;
-  readonly fates: ReadonlyMap<AccountId, Fate>;
-  readonly today: CalendarDate;
-  readonly clashes: ClashRule | null;
-  /** Parents before what is below them. */
-  readonly placed: readonly PlacedRow[];
-  /** Is told now and then which share of the rows is done. */
-  readonly tell: (share: number) => void;
-}
 
 /** So many rows are worked between two words on how far it is. */
 const TOLD_EVERY = 500;
-
-/** What came of a row; `waits` until another row has made way. */
-export type Outcome =
-  | { readonly type: 'done'; readonly changes: readonly ImportChange[] }
-  | { readonly type: 'waits'; readonly problems: readonly ImportProblem[] }
-  | { readonly type: 'wrong'; readonly problems: readonly ImportProblem[] };
-
-/** The work as it came out. */
-export interface WorkDone {
-  /** The chart as the list would make it; new accounts may lack their numbers. */
-  readonly chart: Chart;
-  readonly operations: readonly Operation[];
-  readonly outcomes: ReadonlyMap<number, Outcome>;
-  /** The account that each row is, by place. */
-  readonly ids: ReadonlyMap<number, AccountId>;
-  readonly numbers: ReadonlyMap<AccountId, string>;
-  readonly missing: readonly MissingAccount[];
-}
 
 type Excluded = ReadonlyMap<number, readonly ImportProblem[]>;
 
 const DONE: Outcome = { type: 'done', changes: [] };
 
 class ImportWork {
-  private current: Chart;
-  private readonly operations: Operation[] = [];
+  private readonly work: ChartInWork;
   private readonly ids = new Map<number, AccountId>();
   private readonly outcomes = new Map<number, Outcome>();
   /** Where in the operations each new account is added. */
@@ -89,21 +44,21 @@ class ImportWork {
     this.fresh = accountCount(start) === 0;
     this.before = accountsById(start);
     this.system = [...this.before.values()].some(({ systemUse }) => systemUse !== null);
-    // Accounts may wait for their numbers until all are in their places.
-    this.current = { ...start, settings: { ...start.settings, numbered: false } };
+    this.work = new ChartInWork(start);
   }
 
   run(): { readonly done: WorkDone; readonly exclude: Excluded } {
     const listed = missingFrom(this.start, this.request);
-    const deleted = this.dispose(listed, 'delete');
-    const missing = this.replaced(listed, deleted);
+    const { today } = this.request;
+    const deleted = disposeMissing(this.work, listed, { fate: 'delete', today });
+    const missing = retiredInstead(listed, deleted, this.request);
     this.renumber();
     this.takeRows();
     const { numbers, problems } = this.giveNumbers();
-    const retired = this.dispose(missing, 'retire');
+    const retired = disposeMissing(this.work, missing, { fate: 'retire', today });
     const done: WorkDone = {
-      chart: this.current,
-      operations: this.operations,
+      chart: this.work.chart,
+      operations: this.work.operations,
       outcomes: this.outcomes,
       ids: this.ids,
       numbers,
@@ -113,50 +68,6 @@ class ImportWork {
       }),
     };
     return { done, exclude: this.turnedWrong(problems) };
-  }
-
-  private try(operations: readonly Operation[]): Refusal | null {
-    const [only] = operations;
-    const outcome =
-      only !== undefined && operations.length === 1
-        ? apply(this.current, only)
-        : applyAll(this.current, operations);
-    if (!outcome.ok) return outcome.refusal;
-    this.current = outcome.chart;
-    this.operations.push(...operations);
-    return null;
-  }
-
-  /** Deletes or retires what is missing, from below. */
-  private dispose(
-    missing: readonly MissingAccount[],
-    fate: 'delete' | 'retire',
-  ): ReadonlyMap<AccountId, Refusal> {
-    const refusals = new Map<AccountId, Refusal>();
-    for (const { account, fate: wanted } of [...missing].reverse()) {
-      if (wanted !== fate) continue;
-      const { id } = account;
-      const operation: Operation =
-        fate === 'delete'
-          ? { type: 'deleteAccount', id }
-          : { type: 'retire', id, on: this.request.today };
-      const refusal = this.try([operation]);
-      if (refusal !== null) refusals.set(id, refusal);
-    }
-    return refusals;
-  }
-
-  /** What a list that replaces the chart cannot delete is retired, unless the user says what becomes of it. */
-  private replaced(
-    missing: readonly MissingAccount[],
-    refused: ReadonlyMap<AccountId, Refusal>,
-  ): readonly MissingAccount[] {
-    const { clashes, fates } = this.request;
-    if (clashes !== 'replace') return missing;
-    return missing.map((one) => {
-      const { id } = one.account;
-      return refused.has(id) && !fates.has(id) ? { ...one, fate: 'retire' } : one;
-    });
   }
 
   /** New numbers for accounts that are there, all in one step, so that they may swap. */
@@ -170,10 +81,10 @@ class ImportWork {
     }
     const { clashes, placed } = this.request;
     if (clashes === 'list' || clashes === 'replace')
-      for (const [id, number] of displacedBy(this.current, placed))
+      for (const [id, number] of displacedBy(this.work.chart, placed))
         if (!wished.has(id)) wished.set(id, number);
-    const { given, refused } = possibleRenumberings(this.current, wished);
-    if (given.length > 0) this.try([{ type: 'renumberMany', numbers: given }]);
+    const { given, refused } = possibleRenumberings(this.work.chart, wished);
+    if (given.length > 0) this.work.try([{ type: 'renumberMany', numbers: given }]);
     for (const { id } of given) this.renumbered.add(id);
     for (const [id, refusal] of refused) this.refusedNumbers.set(id, refusal);
   }
@@ -201,9 +112,10 @@ class ImportWork {
       const [problem] = outcome.type === 'waits' ? outcome.problems : [];
       const holder = problem?.rule === 'refused' ? problem.refusal.otherId : undefined;
       if (holder === undefined || !ids.has(holder) || this.aside.has(holder)) continue;
-      const value = `${accountOf(this.current, holder)?.name ?? ''} (${holder.slice(0, 8)})`;
+      const value = `${accountOf(this.work.chart, holder)?.name ?? ''} (${holder.slice(0, 8)})`;
       this.aside.add(holder);
-      if (this.try([{ type: 'editField', id: holder, field: 'name', value }]) === null) return true;
+      if (this.work.try([{ type: 'editField', id: holder, field: 'name', value }]) === null)
+        return true;
     }
     return false;
   }
@@ -238,15 +150,15 @@ class ImportWork {
     const account = this.withSystemUse(this.withFreeNumber(placed.account));
     const { lasts } = this;
     const asListed = this.fresh || this.request.clashes === 'replace';
-    const place = placeFor(this.current, account, { parentId: parent.id, lasts, asListed });
+    const place = placeFor(this.work.chart, account, { parentId: parent.id, lasts, asListed });
     const budget = budgetChange(account, placed.row.entry.budget);
-    const refusal = this.try([
+    const refusal = this.work.try([
       { type: 'addAccount', account, ...place },
       ...budget.flatMap(({ operation }) => operation ?? []),
     ]);
     if (refusal !== null) return this.refusedAs(refusal);
     if (account.systemUse !== null) this.system = true;
-    this.added.set(account.id, this.operations.length - 1 - budget.length);
+    this.added.set(account.id, this.work.operations.length - 1 - budget.length);
     this.settle(placed.at, account.id, place.parentId);
     return DONE;
   }
@@ -254,7 +166,7 @@ class ImportWork {
   /** A number that another account keeps is not this one's: it gets the next there is. */
   private withFreeNumber(account: Account): Account {
     const { number } = account;
-    const taken = number !== null && idByNumber(this.current, number) !== undefined;
+    const taken = number !== null && idByNumber(this.work.chart, number) !== undefined;
     return taken && this.start.settings.numbered ? { ...account, number: null } : account;
   }
 
@@ -273,7 +185,7 @@ class ImportWork {
     const was = this.before.get(id);
     if (was === undefined) return { type: 'wrong', problems: [] };
     const parent = this.parentOf(placed);
-    const parentId = parentIdOf(this.current, id);
+    const parentId = parentIdOf(this.work.chart, id);
     const { row, kind } = placed;
     const stated = row.stated && 'id' in parent && parent.id !== id ? parent.id : undefined;
     const wished = changesWished(was, parentId, { entry: row.entry, kind, parentId: stated });
@@ -282,7 +194,7 @@ class ImportWork {
     const number = this.refusedNumbers.get(id);
     const refusal =
       number ??
-      this.try(
+      this.work.try(
         this.operationsFor({ ...was, number: row.entry.number ?? was.number }, parentId, wished),
       );
     return refusal === null ? { type: 'done', changes: wished } : this.refusedAs(refusal);
@@ -303,7 +215,11 @@ class ImportWork {
     const moveTo = (target: AccountId | null): Operation => ({
       type: 'moveNode',
       id: account.id,
-      ...placeFor(this.current, { ...account, kind }, { parentId: target, lasts, asListed: false }),
+      ...placeFor(
+        this.work.chart,
+        { ...account, kind },
+        { parentId: target, lasts, asListed: false },
+      ),
     });
     if (elementOf(kind) === elementOf(account.kind)) return [moveTo(to), ...others];
     const alone = parentId === null ? [] : [moveTo(null)];
@@ -313,7 +229,7 @@ class ImportWork {
   private refusedAs(refusal: Refusal): Outcome {
     const { code, otherId } = refusal;
     if (code === 'elementDiffers' && otherId !== undefined) {
-      const parent = accountOf(this.current, otherId)?.name ?? '';
+      const parent = accountOf(this.work.chart, otherId)?.name ?? '';
       return { type: 'wrong', problems: [{ rule: 'elementDiffers', parent }] };
     }
     const type = code === 'nameTaken' ? 'waits' : 'wrong';
@@ -325,14 +241,15 @@ class ImportWork {
     const { settings } = this.start;
     const none = { plan: settings.plan, numbers: new Map(), problems: new Map() };
     if (!settings.numbered || this.added.size === 0) return none;
-    const given = numberNew(this.current, [...this.added.keys()], this.fresh);
+    const given = numberNew(this.work.chart, [...this.added.keys()], this.fresh);
     for (const [id, at] of this.added) {
       const number = given.numbers.get(id);
-      const operation = this.operations[at];
+      const operation = this.work.operations[at];
       if (number !== undefined && operation?.type === 'addAccount')
-        this.operations[at] = { ...operation, account: { ...operation.account, number } };
+        this.work.operations[at] = { ...operation, account: { ...operation.account, number } };
     }
-    if (this.fresh) this.operations.unshift({ type: 'setPlan', plan: given.plan, numbered: true });
+    if (this.fresh)
+      this.work.operations.unshift({ type: 'setPlan', plan: given.plan, numbered: true });
     return given;
   }
 
