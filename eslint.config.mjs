@@ -112,6 +112,30 @@ export default tseslint.config(
     files: ['apps/web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
     rules: {
+      // Every text is marked, so that all of them can be taken out and put into another language.
+      '@angular-eslint/template/i18n': [
+        'error',
+        {
+          checkId: false,
+          checkDuplicateId: false,
+          boundTextAllowedPattern: '[\\W\\d_]*',
+          ignoreTags: ['kbd', 'code', 'title'],
+          // Codes, not words.
+          ignoreAttributes: [
+            ...[
+              'accept',
+              'appendTo',
+              'aria-labelledby',
+              'aria-live',
+              'cdkDragLockAxis',
+              'content',
+              'control',
+            ],
+            ...['d', 'dataKey', 'inputId', 'inputmode', 'mode', 'optionLabel', 'optionValue'],
+            ...['panelStyleClass', 'popovertarget', 'position', 'rel', 'scope', 'unit', 'wrap'],
+          ],
+        },
+      ],
       // Rows and lines are worked by keyboard through the grid that holds them.
       '@angular-eslint/template/click-events-have-key-events': 'off',
       '@angular-eslint/template/interactive-supports-focus': 'off',

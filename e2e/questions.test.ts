@@ -129,7 +129,7 @@ describe('the chart of another client, structure alone', () => {
     await maren.sees('has no chart yet');
     await maren.tabTo('Start a chart');
     await maren.press('Enter');
-    await maren.sees('Take over the structure of');
+    await maren.sees('Or as another client');
     await maren.tabTo('Take over the structure of');
     // Part of the name finds it; nothing is proposed as yet.
     await maren.type('cider');

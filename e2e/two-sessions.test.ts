@@ -68,8 +68,9 @@ describe('two sessions on one chart, on two servers that take requests in turn',
     await tobias.press('Control+Enter');
     await tobias.sees('1 no longer fit');
     await tobias.press('r');
-    await tobias.sees('You wanted: Metal oxides renamed “Colouring oxides”');
-    await tobias.sees('Adopted meanwhile:');
+    // Both in the words of when they were made.
+    await tobias.sees('You wanted: Oxides renamed “Colouring oxides”');
+    await tobias.sees('Adopted meanwhile: Oxides renamed “Metal oxides”');
     await tobias.tabTo('Propose mine again');
     await tobias.press('Enter');
     await tobias.seesNoMore('The chart moved on');

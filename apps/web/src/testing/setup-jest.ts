@@ -1,3 +1,4 @@
+import '@angular/localize/init';
 import { randomUUID } from 'node:crypto';
 import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
 

@@ -105,8 +105,8 @@ export class AccountSheetComponent {
         split,
         words:
           split.into === id
-            ? `From ${accountWords(split.from, chart)}: ${choiceWords(split.choice, chart)}`
-            : `To ${accountWords(split.into, chart)}: ${choiceWords(split.choice, chart)}`,
+            ? $localize`From ${accountWords(split.from, chart)}:chart:: ${choiceWords(split.choice, chart)}`
+            : $localize`To ${accountWords(split.into, chart)}:chart:: ${choiceWords(split.choice, chart)}`,
       }));
   });
   protected readonly posted = computed(() => this.isPosted());
@@ -127,7 +127,7 @@ export class AccountSheetComponent {
       .filter(({ accountId }) => accountId === id)
       .map(({ number, name, untilRevision }) => ({
         title: titleOf({ number, name }),
-        until: `until revision ${untilRevision}`,
+        until: $localize`until revision ${untilRevision}`,
       }));
   });
   protected readonly refusalText = computed(() => {
@@ -149,7 +149,7 @@ export class AccountSheetComponent {
         .map((operation, index) => ({
           key: `${number}.${index}`,
           words: operationWords(operation, ...charts),
-          when: `Revision ${number}, ${author}, ${momentWords(adoptedAt)}`,
+          when: $localize`Revision ${number}, ${author}, ${momentWords(adoptedAt)}`,
         })),
     );
   });
@@ -166,8 +166,14 @@ export class AccountSheetComponent {
     if (node === undefined) return [];
     const style = { currency: this.proposed.client()?.currency ?? 'USD', zero: '–' };
     return [
-      { words: 'Posted to it', amount: formatAmount(this.amounts.ownAmountOf(node), style) },
-      { words: 'With all below it', amount: formatAmount(this.amounts.amountOf(node), style) },
+      {
+        words: $localize`Posted to it`,
+        amount: formatAmount(this.amounts.ownAmountOf(node), style),
+      },
+      {
+        words: $localize`With all below it`,
+        amount: formatAmount(this.amounts.amountOf(node), style),
+      },
     ];
   }
 

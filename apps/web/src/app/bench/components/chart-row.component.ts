@@ -4,7 +4,7 @@ import { ElementMarkComponent } from '../../shared/components/element-mark.compo
 import { changeWords } from '../../shared/words/change-words';
 import { dateWords } from '../../shared/words/period-words';
 import { NumbersEngine } from '../../workspace/model/numbers-engine';
-import { WHY_WORDS } from '../../shared/words/number-words';
+import { FOLD_WORDS, misfitWords } from '../../shared/words/number-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Amounts } from '../../workspace/model/amounts';
@@ -20,20 +20,16 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
   imports: [ElementMarkComponent],
   template: `
     <i class="edge" [class.changed]="was() !== ''"></i>
-    <span
-      class="number"
-      role="gridcell"
-      [class.misfit]="misfit() !== ''"
-      [title]="misfit() === '' ? '' : account().number + ' is ' + misfit()"
-      >{{ account().number }}</span
-    >
+    <span class="number" role="gridcell" [class.misfit]="misfit() !== ''" [title]="misfit()">{{
+      account().number
+    }}</span>
     <span class="name" role="gridcell" [style.padding-left.px]="(row().level - 1) * 18">
       @if (row().node.children.length > 0) {
         <button
           type="button"
           class="twisty"
           tabindex="-1"
-          [attr.aria-label]="row().open ? 'Close' : 'Open'"
+          [attr.aria-label]="row().open ? words.close : words.open"
           (click)="toggle($event)"
         >
           {{ row().open ? '▾' : '▸' }}
@@ -81,13 +77,14 @@ export class ChartRowComponent {
   protected readonly account = computed(() => this.row().node.account);
   protected readonly kind = computed(() => KINDS[this.account().kind]);
   protected readonly selected = computed(() => this.view.cursor() === this.account().id);
+  protected readonly words = FOLD_WORDS;
   protected readonly marked = computed(() => this.view.marks().has(this.account().id));
   private readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
 
   /** What is wrong with the number, by the chart’s plan. */
   protected readonly misfit = computed(() => {
     const why = this.engine.misfits().get(this.account().id);
-    return why === undefined ? '' : WHY_WORDS[why];
+    return why === undefined ? '' : misfitWords(this.account().number ?? '', why);
   });
 
   protected readonly was = computed(() => {

@@ -24,23 +24,25 @@ interface Mover {
   template: `
     <div class="sum" aria-live="polite">
       @if (view.marks().size > 0) {
-        <span class="chip plain">{{ view.marks().size }} chosen</span>
-        <span class="muted"
+        <span i18n class="chip plain">{{ view.marks().size }} chosen</span>
+        <span i18n class="muted"
           ><kbd>Space</kbd> changes them together, <kbd>M</kbd> moves, <kbd>G</kbd> merges,
           <kbd>Delete</kbd> removes, <kbd>Esc</kbd> lets go</span
         >
       } @else if (!mayChange) {
-        <span class="muted"
+        <span i18n class="muted"
           >You read and review here. <kbd>?</kbd> shows all keys, <kbd>Ctrl K</kbd> finds
           anything.</span
         >
       } @else if (changes() === 0 && conflicts() === 0) {
-        <span class="muted"
+        <span i18n class="muted"
           >No changes. <kbd>N</kbd> adds an account, <kbd>Enter</kbd> edits the row,
           <kbd>?</kbd> shows all keys.</span
         >
       } @else if (changes() > 0) {
-        <span class="chip">{{ changes() }} {{ changes() === 1 ? 'change' : 'changes' }}</span>
+        <span i18n class="chip"
+          >{{ changes() }} {changes(), plural, =1 {change} other {changes}}</span
+        >
         @for (mover of movers(); track mover.words) {
           <span class="mover"
             ><span class="muted">{{ mover.words }}</span>
@@ -48,19 +50,24 @@ interface Mover {
           >
         }
         @if (more() > 0) {
-          <span class="muted">and {{ more() }} more</span>
+          <span i18n class="muted">and {{ more() }} more</span>
         }
         @if (!profitMoves()) {
           <span class="mover"
-            ><span class="muted">Net profit</span> <span class="chip good">unchanged</span></span
+            ><span i18n class="muted">Net profit</span>
+            <span i18n class="chip good">unchanged</span></span
           >
         }
       }
       @if (conflicts() > 0) {
-        <span class="chip bad">{{ conflicts() }} no longer fit</span>
+        <span i18n class="chip bad">{{ conflicts() }} no longer fit</span>
       }
-      <span class="chip" [class.good]="engine.balanced()" [class.bad]="!engine.balanced()">
-        {{ engine.balanced() ? 'In balance' : 'Balance sheet does not balance' }}
+      <span i18n class="chip" [class.good]="engine.balanced()" [class.bad]="!engine.balanced()">
+        @if (engine.balanced()) {
+          In balance
+        } @else {
+          Balance sheet does not balance
+        }
       </span>
     </div>
     @if (stateWords() !== '') {
@@ -69,6 +76,7 @@ interface Mover {
     <span class="saving muted" role="status">{{ savingWords() }}</span>
     @if (mayChange) {
       <button
+        i18n
         class="button"
         type="button"
         [disabled]="changes() === 0 && conflicts() === 0"
@@ -77,6 +85,7 @@ interface Mover {
         Review
       </button>
       <button
+        i18n
         class="button primary"
         type="button"
         [disabled]="changes() === 0 || adopting()"

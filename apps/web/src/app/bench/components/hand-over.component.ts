@@ -20,12 +20,12 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
       <p class="state" [class]="proposal().state" role="status">
         {{ stateWords() }}
         @if (proposal().state === 'handedOver') {
-          <button class="button small" type="button" (click)="withdraw()">Take it back</button>
+          <button i18n class="button small" type="button" (click)="withdraw()">Take it back</button>
         }
       </p>
     }
     <label class="field">
-      <span>What it is called; the revision bears the name</span>
+      <span i18n>What it is called; the revision bears the name</span>
       <input
         class="text"
         maxlength="120"
@@ -35,7 +35,7 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
       />
     </label>
     <label class="field">
-      <span>What you say of it</span>
+      <span i18n>What you say of it</span>
       <textarea
         class="text"
         rows="3"
@@ -46,17 +46,17 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
     </label>
     <iu-reading-note [of]="people" waiting="" />
     <div class="ways">
-      <a class="button small" [routerLink]="['/clients', clientId(), 'proposal']"
+      <a i18n class="button small" [routerLink]="['/clients', clientId(), 'proposal']"
         >Page for the client</a
       >
       @if (proposal().state === 'draft' || proposal().state === 'sentBack') {
         @if (colleagues().length > 0) {
-          <select class="text" aria-label="Colleague" (change)="choose($event)">
+          <select class="text" i18n-aria-label aria-label="Colleague" (change)="choose($event)">
             @for (person of colleagues(); track person.id) {
               <option [value]="person.id">{{ person.name }}</option>
             }
           </select>
-          <button class="button small" type="button" [disabled]="!kept()" (click)="handOver()">
+          <button i18n class="button small" type="button" [disabled]="!kept()" (click)="handOver()">
             Hand over for review
           </button>
         }

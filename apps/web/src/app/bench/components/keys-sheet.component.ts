@@ -2,32 +2,32 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { SheetComponent } from './sheet.component';
 
 const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
-  [['Ctrl K'], 'find an account, go anywhere, do anything'],
-  [['↑', '↓'], 'to the row above or below'],
-  [['→', '←'], 'open a branch, close it'],
-  [['Enter'], 'edit the row; keep it'],
-  [['Esc'], 'leave the row, put a sheet away'],
-  [['N'], 'new account beside this one'],
-  [['Shift N'], 'new account under this one'],
-  [['H'], 'new heading above the chosen accounts'],
-  [['Alt ↑', 'Alt ↓'], 'move among siblings'],
-  [['Alt →', 'Alt ←'], 'move deeper, shallower'],
-  [['M'], 'move under another account'],
-  [['O'], 'many new accounts at once, as an outline'],
-  [['D'], 'duplicate, with all below it'],
-  [['X', 'Shift ↓'], 'choose several; Space changes them together, Esc lets go'],
-  [['G'], 'merge into another account'],
-  [['P'], 'split postings off into new sub-accounts'],
-  [['Delete'], 'remove; retire where it has postings'],
-  [['Shift Delete'], 'restore: open to new postings again'],
-  [['Space'], 'all about this account'],
-  [['1', '…', '9'], 'show so many levels'],
-  [['S'], 'the other statement'],
-  [['/'], 'filter by number or name'],
-  [['Tab'], 'to the statement; Enter there goes to the account'],
-  [['Ctrl Z', 'Ctrl Shift Z'], 'undo, redo'],
-  [['R'], 'review the proposal'],
-  [['Ctrl Enter'], 'adopt the proposal'],
+  [[$localize`Ctrl K`], $localize`find an account, go anywhere, do anything`],
+  [['↑', '↓'], $localize`to the row above or below`],
+  [['→', '←'], $localize`open a branch, close it`],
+  [[$localize`Enter`], $localize`edit the row; keep it`],
+  [[$localize`Esc`], $localize`leave the row, put a sheet away`],
+  [['N'], $localize`new account beside this one`],
+  [[$localize`Shift N`], $localize`new account under this one`],
+  [['H'], $localize`new heading above the chosen accounts`],
+  [[$localize`Alt ↑`, $localize`Alt ↓`], $localize`move among siblings`],
+  [[$localize`Alt →`, $localize`Alt ←`], $localize`move deeper, shallower`],
+  [['M'], $localize`move under another account`],
+  [['O'], $localize`many new accounts at once, as an outline`],
+  [['D'], $localize`duplicate, with all below it`],
+  [['X', $localize`Shift ↓`], $localize`choose several; Space changes them together, Esc lets go`],
+  [['G'], $localize`merge into another account`],
+  [['P'], $localize`split postings off into new sub-accounts`],
+  [[$localize`Delete`], $localize`remove; retire where it has postings`],
+  [[$localize`Shift Delete`], $localize`restore: open to new postings again`],
+  [[$localize`Space`], $localize`all about this account`],
+  [['1', '…', '9'], $localize`show so many levels`],
+  [['S'], $localize`the other statement`],
+  [['/'], $localize`filter by number or name`],
+  [[$localize`Tab`], $localize`to the statement; Enter there goes to the account`],
+  [[$localize`Ctrl Z`, $localize`Ctrl Shift Z`], $localize`undo, redo`],
+  [['R'], $localize`review the proposal`],
+  [[$localize`Ctrl Enter`], $localize`adopt the proposal`],
 ];
 
 /** What can be done without a mouse. */
@@ -36,7 +36,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [SheetComponent],
   template: `
-    <iu-sheet heading="Keys">
+    <iu-sheet i18n-heading heading="Keys">
       <dl tabindex="0">
         @for (row of keys; track row[1]) {
           <dt>

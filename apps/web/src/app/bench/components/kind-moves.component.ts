@@ -13,7 +13,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (years().length > 0) {
-      <p>
+      <p i18n>
         From <b>{{ from() }}</b> to <b>{{ to() }}</b>, in every period:
       </p>
       <table>

@@ -31,6 +31,7 @@ import { Amounts } from '../../workspace/model/amounts';
 import { Sheets } from '../../workspace/model/sheets';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { SheetComponent } from './sheet.component';
+import { counted } from '../../shared/words/counted';
 
 /** Merging the account at the cursor into another: choose, see what becomes of it, merge. */
 @Component({
@@ -90,20 +91,22 @@ export class MergeSheetComponent {
     const { number } = from.account;
     const below = from.children.length;
     return [
-      `${amount} that was posted to it counts with ${name}, in this period and in every other.`,
+      $localize`${amount} that was posted to it counts with ${name}, in this period and in every other.`,
       ...(below === 0
         ? []
-        : [`${below} ${below === 1 ? 'sub-account moves' : 'sub-accounts move'} under ${name}.`]),
+        : [
+            $localize`${counted(below, { one: $localize`# sub-account moves`, other: $localize`# sub-accounts move` })} under ${name}.`,
+          ]),
       ...budgetEffect(from.account, currency),
-      `${number === null ? 'Its name is' : 'Its number and name are'} free again, and still find ${name}.`,
-      'It can be taken back at any time, also after new postings; nothing is lost.',
+      $localize`${number === null ? $localize`Its name is` : $localize`Its number and name are`} free again, and still find ${name}.`,
+      $localize`It can be taken back at any time, also after new postings; nothing is lost.`,
     ];
   });
 
   protected readonly kindSentence = computed(() => {
     const [from, into] = [this.node()?.account, this.into()];
     if (from === undefined || into === undefined) return '';
-    return `It is ${KINDS[from.kind].name} and would become ${KINDS[into.kind].name}: its whole history moves from ${landingWords(from.kind)} to ${landingWords(into.kind)}.`;
+    return $localize`It is ${KINDS[from.kind].name} and would become ${KINDS[into.kind].name}:name:: its whole history moves from ${landingWords(from.kind)} to ${landingWords(into.kind)}.`;
   });
 
   constructor() {
@@ -126,4 +129,6 @@ export class MergeSheetComponent {
 const budgetEffect = ({ settings }: Account, currency: string): readonly string[] =>
   settings.budget === undefined
     ? []
-    : [`Its budget of ${budgetWords(settings.budget, currency)} rests, and comes back with it.`];
+    : [
+        $localize`Its budget of ${budgetWords(settings.budget, currency)} rests, and comes back with it.`,
+      ];

@@ -36,10 +36,12 @@ import { SheetComponent } from './sheet.component';
   template: `
     <iu-sheet [heading]="heading()">
       <form (submit)="move($event)">
-        <label class="field" for="move-target"><span>Move under</span></label>
+        <label class="field" for="move-target"><span i18n>Move under</span></label>
         <iu-account-choice
           inputId="move-target"
+          i18n-label
           label="Move under"
+          i18n-placeholder
           placeholder="Part of a number or name"
           [chart]="proposed.chart()"
           [except]="ownBranch()"
@@ -52,14 +54,18 @@ import { SheetComponent } from './sheet.component';
           @if (crossing() !== '') {
             <p class="crossing">{{ crossing() }}</p>
           }
-          <p class="muted">This will do:</p>
+          <p i18n class="muted">This will do:</p>
           <ul>
             @for (effect of effects(); track effect) {
               <li>{{ effect }}</li>
             }
           </ul>
         }
-        <button class="button primary" [disabled]="effects().length === 0 || refusal() !== null">
+        <button
+          i18n
+          class="button primary"
+          [disabled]="effects().length === 0 || refusal() !== null"
+        >
           Move
         </button>
       </form>
@@ -103,7 +109,7 @@ export class MoveSheetComponent {
   protected readonly heading = computed(() => {
     const account = this.view.selected();
     const count = this.heads().length;
-    if (count > 1) return `Move ${count} accounts`;
+    if (count > 1) return $localize`Move ${count} accounts`;
     return account === undefined ? '' : `Move ${titleOf(account)}`;
   });
   protected readonly ownBranch = computed(() => {

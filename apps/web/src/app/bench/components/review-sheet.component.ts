@@ -39,6 +39,7 @@ import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { HandOverComponent } from './hand-over.component';
 import { SheetComponent } from './sheet.component';
+import { counted } from '../../shared/words/counted';
 
 interface Line {
   readonly stepId: string;
@@ -95,10 +96,10 @@ export class ReviewSheetComponent {
 
   protected readonly countWords = computed(() => {
     const [changes, steps] = [this.proposed.changes(), this.all().length];
-    const counted = `${changes} ${changes === 1 ? 'change' : 'changes'}`;
+    const inAll = counted(changes, { one: $localize`# change`, other: $localize`# changes` });
     return changes === steps
-      ? counted
-      : `${counted}, made in ${steps} ${steps === 1 ? 'step' : 'steps'}`;
+      ? inAll
+      : $localize`${inAll}, made in ${counted(steps, { one: $localize`# step`, other: $localize`# steps` })}`;
   });
 
   protected readonly openings = this.engine.openings;
@@ -116,9 +117,9 @@ export class ReviewSheetComponent {
     const dropped = dropOperation(this.proposed.base(), this.proposed.steps(), { stepId, index });
     const names = [
       ...dropped.dependents.map((operation) => operationWords(operation, this.proposed.chart())),
-      ...dropped.balances.map((id) => `the listed balance of ${this.called()(id)}`),
+      ...dropped.balances.map((id) => $localize`the listed balance of ${this.called()(id)}`),
     ];
-    this.gone.set(names.length === 0 ? '' : `Dropped with it: ${names.join('; ')}`);
+    this.gone.set(names.length === 0 ? '' : $localize`Dropped with it: ${names.join('; ')}`);
     const place = this.lines().findIndex((line) => line.stepId === stepId && line.index === index);
     this.store.dispatch(WorkspaceActions.operationDropped({ steps: dropped.steps }));
     afterNextRender(() => this.focusLine(place), { injector: this.injector });
@@ -152,7 +153,7 @@ export class ReviewSheetComponent {
   }
 
   protected reasonWords({ landed, refusal, called }: Conflict): string {
-    if (landed !== null) return `Adopted meanwhile: ${this.wordsThen(landed, called)}`;
+    if (landed !== null) return $localize`Adopted meanwhile: ${this.wordsThen(landed, called)}`;
     if (refusal === null) return '';
     return refusalWords(refusal, this.proposed.chart(), this.proposed.base());
   }

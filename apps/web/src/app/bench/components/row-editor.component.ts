@@ -37,6 +37,7 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
   template: `
     <input
       class="number"
+      i18n-aria-label
       aria-label="Number"
       autocomplete="off"
       [attr.maxlength]="limits.number"
@@ -46,15 +47,17 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
     <input
       #name
       class="name"
+      i18n-aria-label
       aria-label="Name"
       autocomplete="off"
       dir="auto"
       [attr.maxlength]="limits.name"
-      [placeholder]="draft().adding ? 'Name of the new account' : ''"
+      [placeholder]="draft().adding ? newName : ''"
       [value]="draft().name"
       (input)="nameTyped(typed($event))"
     />
     <iu-account-choice
+      i18n-label
       label="Under"
       [chart]="chart()"
       [accountId]="draft().parentId"
@@ -69,6 +72,7 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
   },
 })
 export class RowEditorComponent {
+  protected readonly newName = $localize`Name of the new account`;
   readonly start = input.required<Draft>();
   readonly chart = input.required<Chart>();
   readonly changed = output<Draft>();

@@ -17,7 +17,7 @@ import { Sheets } from '../../workspace/model/sheets';
     >
       <header>
         <h2>{{ heading() }}</h2>
-        <button class="button quiet small" type="button" (click)="sheets.close()">
+        <button i18n class="button quiet small" type="button" (click)="sheets.close()">
           Close <kbd>Esc</kbd>
         </button>
       </header>

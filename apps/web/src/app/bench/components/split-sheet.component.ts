@@ -31,6 +31,7 @@ import {
 } from '../model/split-draft';
 import { SplitLook } from '../model/split-look';
 import { SheetComponent } from './sheet.component';
+import { counted } from '../../shared/words/counted';
 
 /** Splitting the account at the cursor: choose postings for new sub-accounts, see what moves, split. */
 @Component({
@@ -80,14 +81,17 @@ export class SplitSheetComponent {
   protected readonly span = computed(() => {
     const facts = this.facts();
     if (facts?.first == null || facts.last === null) return '';
-    const count = `${facts.postings} ${facts.postings === 1 ? 'posting' : 'postings'}`;
-    return `${count}, ${dateWords(facts.first)} to ${dateWords(facts.last)}.`;
+    const count = counted(facts.postings, {
+      one: $localize`# posting`,
+      other: $localize`# postings`,
+    });
+    return $localize`${count}, ${dateWords(facts.first)} to ${dateWords(facts.last)}.`;
   });
 
   protected readonly refusalText = computed(() => {
     const plan = this.look.plan();
     if (plan.ok || plan.refusal.code === 'nameEmpty') return '';
-    const which = this.drafts().length === 1 ? '' : `Part ${plan.part + 1}: `;
+    const which = this.drafts().length === 1 ? '' : $localize`Part ${plan.part + 1}:part:: `;
     return `${which}${refusalWords(plan.refusal, plan.chart)}`;
   });
   protected readonly numbers = computed(() => {
@@ -100,8 +104,8 @@ export class SplitSheetComponent {
     const left = facts.postings - seen.reduce((so, part) => so + part.postings, 0);
     const title = this.account();
     if (title === undefined) return '';
-    if (left === 0) return `Nothing stays on ${titleOf(title)} itself.`;
-    return `${left} ${left === 1 ? 'posting stays' : 'postings stay'} on ${titleOf(title)} itself.`;
+    if (left === 0) return $localize`Nothing stays on ${titleOf(title)} itself.`;
+    return $localize`${counted(left, { one: $localize`# posting stays`, other: $localize`# postings stay` })} on ${titleOf(title)} itself.`;
   });
   protected readonly empty = computed(() =>
     (this.look.seen() ?? []).some(({ postings }) => postings === 0),

@@ -53,7 +53,8 @@ export class RowEditing {
     if (draft === null) return null;
     const { name, sentence } = KINDS[draft.kind];
     const room = roomWords(draft, this.proposed.chart());
-    const inferred = draft.inferred === null ? '' : `Kind ${reasonWords(draft.inferred)}. `;
+    const inferred =
+      draft.inferred === null ? '' : $localize`Kind ${reasonWords(draft.inferred)}. `;
     const clash = clashWords(draft, this.proposed.chart());
     const notes = clash + inferred + this.movesWords(draft) + room;
     return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: notes };
@@ -168,7 +169,7 @@ export class RowEditing {
       currency: this.proposed.client()?.currency ?? 'USD',
       zero: '0.00',
     });
-    return `${amount} of this period moves from ${landingWords(node.account.kind)}, and its whole history with it. `;
+    return $localize`${amount} of this period moves from ${landingWords(node.account.kind)}, and its whole history with it. `;
   }
 }
 

@@ -26,13 +26,13 @@ const GROUPS: Readonly<Record<GroupName, readonly SettingName[]>> = {
 };
 
 const GROUP_WORDS: Readonly<Record<GroupName, string>> = {
-  posting: 'Posting to it',
-  statements: 'Statements and budget',
-  returns: 'Tax return',
-  dimensions: 'Dimensions',
-  bank: 'At the bank',
-  security: 'Security held',
-  access: 'Who sees it',
+  posting: $localize`Posting to it`,
+  statements: $localize`Statements and budget`,
+  returns: $localize`Tax return`,
+  dimensions: $localize`Dimensions`,
+  bank: $localize`At the bank`,
+  security: $localize`Security held`,
+  access: $localize`Who sees it`,
 };
 
 /** A group of settings of one account: those that its kind has, and what is said of it while it is closed. */
@@ -65,7 +65,7 @@ export const settingGroups = (
     const own = settings.filter((setting) => account.settings[setting] !== undefined);
     const summary =
       own.length === 0
-        ? 'as usual for its kind'
+        ? $localize`as usual for its kind`
         : own.map((setting) => ownValue(account, setting, context)).join('; ');
     return [{ name, words: GROUP_WORDS[name], settings, summary }];
   });
@@ -75,5 +75,5 @@ export const returnLineOf = (account: Account, filer: Filer): string => {
   const usual = usualReturnLine(account.kind, filer);
   const line = account.settings.returnLine ?? usual;
   if (line !== null) return returnLineWords(line);
-  return returnFormOf(filer) === null ? '' : 'none on the client’s return';
+  return returnFormOf(filer) === null ? '' : $localize`none on the client’s return`;
 };

@@ -20,7 +20,7 @@ import { Sheets } from '../../workspace/model/sheets';
 import { RowEditing } from './row-editing';
 import { crossingWords } from './tree-words';
 
-const CHOOSE_TWO = 'Choose two accounts with X; then their numbers can be swapped.';
+const CHOOSE_TWO = $localize`Choose two accounts with X; then their numbers can be swapped.`;
 
 /** What is done to whole rows of the tree: move, remove, copy, drop. Each is one step of the proposal. */
 @Injectable()

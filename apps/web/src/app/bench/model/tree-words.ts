@@ -21,7 +21,7 @@ export const crossingWords = (chart: Chart, operations: readonly Operation[]): s
       const was = nodeOf(chart, operation.id)?.account;
       if (was === undefined || KINDS[was.kind].element === KINDS[operation.kind].element) return [];
       return [
-        `${titleOf(was)} takes the kind ${KINDS[operation.kind].name}: it moves from ${landingWords(was.kind)} to ${landingWords(operation.kind)}.`,
+        $localize`${titleOf(was)} takes the kind ${KINDS[operation.kind].name}:name:: it moves from ${landingWords(was.kind)} to ${landingWords(operation.kind)}.`,
       ];
     })
     .join(' ');
@@ -33,8 +33,10 @@ export const clashWords = ({ id, number, name, parentId }: Draft, chart: Chart):
   const twin = idByClashingName(chart, cleanName(name), { parentId, exceptId: id });
   const namesake = cleanName(name) === '' ? undefined : accountOf(chart, twin ?? '');
   return [
-    ...(taken === undefined ? [] : [`Number ${cleanNumber(number)} is ${taken.name} already. `]),
-    ...(namesake === undefined ? [] : [`${titleOf(namesake)} has this name already. `]),
+    ...(taken === undefined
+      ? []
+      : [$localize`Number ${cleanNumber(number)} is ${taken.name} already. `]),
+    ...(namesake === undefined ? [] : [$localize`${titleOf(namesake)} has this name already. `]),
   ].join('');
 };
 
@@ -43,12 +45,13 @@ export const roomWords = (draft: Draft, chart: Chart): string => {
   const { adding } = draft;
   if (adding === null || adding.number.ok) return '';
   if (adding.number.reason === 'notDigits')
-    return 'The neighbours’ numbers are not plain digits: type a number.';
+    return $localize`The neighbours’ numbers are not plain digits: type a number.`;
   if (cleanNumber(draft.number) !== '') return '';
   const room = roomFor(chart, draft);
   const [first] = room?.rows ?? [];
   if (room === null || first === undefined)
-    return 'No free number is left here in the plan: type one, or give the plan more digits under Numbers.';
-  const others = room.rows.length === 1 ? '' : ` and ${room.rows.length - 1} more give way`;
-  return `No free number is left between its neighbours. Left empty, it gets ${room.number}: ${first.from} becomes ${first.to}${others}.`;
+    return $localize`No free number is left here in the plan: type one, or give the plan more digits under Numbers.`;
+  const others =
+    room.rows.length === 1 ? '' : $localize` and ${room.rows.length - 1} more give way`;
+  return $localize`No free number is left between its neighbours. Left empty, it gets ${room.number}:number:: ${first.from} becomes ${first.to}${others}.`;
 };

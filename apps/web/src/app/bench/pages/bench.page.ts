@@ -55,12 +55,12 @@ const DEPTHS: readonly { readonly depth: number; readonly words: string }[] = [
   { depth: 1, words: '1' },
   { depth: 2, words: '2' },
   { depth: 3, words: '3' },
-  { depth: Infinity, words: 'All' },
+  { depth: Infinity, words: $localize`All` },
 ];
 type Side = 'chart' | 'statement';
 const SIDES: readonly { readonly code: Side; readonly words: string }[] = [
-  { code: 'chart', words: 'Chart' },
-  { code: 'statement', words: 'Statement' },
+  { code: 'chart', words: $localize`Chart` },
+  { code: 'statement', words: $localize`Statement` },
 ];
 /** Top of the chart's rows within the seam: the head of the pane and its rule. */
 const ROWS_TOP = 45;

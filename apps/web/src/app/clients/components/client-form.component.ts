@@ -26,9 +26,9 @@ import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
 import { MONTH_NAMES } from '../../shared/words/period-words';
 
 const COUNTRIES = [
-  { words: 'United States', value: 'US', currency: 'USD' },
-  { words: 'United Kingdom', value: 'GB', currency: 'GBP' },
-  { words: 'Canada', value: 'CA', currency: 'CAD' },
+  { words: $localize`United States`, value: 'US', currency: 'USD' },
+  { words: $localize`United Kingdom`, value: 'GB', currency: 'GBP' },
+  { words: $localize`Canada`, value: 'CA', currency: 'CAD' },
 ] as const;
 
 /** What must be known of a client: of a new one, or of one that is changed, with what the change does. */
@@ -44,19 +44,27 @@ const COUNTRIES = [
   ],
   template: `
     <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
-      <h2>{{ client() === null ? 'New client' : client()?.name }}</h2>
+      <h2 i18n>
+        @if (client(); as known) {
+          {{ known.name }}
+        } @else {
+          New client
+        }
+      </h2>
       <div class="grid">
         <label class="field wide">
-          <span>Name</span>
+          <span i18n>Name</span>
           <input pInputText formControlName="name" maxlength="120" iuFocusFirst />
           @if (form.controls.name.touched && form.controls.name.invalid) {
-            <small class="error">Type the client’s name.</small>
+            <small i18n class="error">Type the client’s name.</small>
           }
         </label>
         <div class="field">
-          <span>Legal form</span>
+          <span i18n>Legal form</span>
           <iu-pick
+            i18n-label
             label="Legal form"
+            i18n-placeholder
             placeholder="Choose …"
             [options]="legalForms"
             [picked]="form.controls.legalForm.value"
@@ -64,13 +72,15 @@ const COUNTRIES = [
             (left)="form.controls.legalForm.markAsTouched()"
           />
           @if (form.controls.legalForm.touched && form.controls.legalForm.invalid) {
-            <small class="error">Choose what the client is by law.</small>
+            <small i18n class="error">Choose what the client is by law.</small>
           }
         </div>
         <div class="field">
-          <span>Trade</span>
+          <span i18n>Trade</span>
           <iu-pick
+            i18n-label
             label="Trade"
+            i18n-placeholder
             placeholder="Choose …"
             [options]="industries"
             [picked]="form.controls.industry.value"
@@ -78,12 +88,13 @@ const COUNTRIES = [
             (left)="form.controls.industry.markAsTouched()"
           />
           @if (form.controls.industry.touched && form.controls.industry.invalid) {
-            <small class="error">Choose a trade, or “Another trade”.</small>
+            <small i18n class="error">Choose a trade, or “Another trade”.</small>
           }
         </div>
         <div class="field">
-          <span>Country</span>
+          <span i18n>Country</span>
           <iu-pick
+            i18n-label
             label="Country"
             [options]="countries"
             [picked]="form.controls.country.value"
@@ -91,8 +102,9 @@ const COUNTRIES = [
           />
         </div>
         <div class="field">
-          <span>Fiscal year begins in</span>
+          <span i18n>Fiscal year begins in</span>
           <iu-pick
+            i18n-label
             label="Fiscal year begins in"
             [options]="months"
             [picked]="form.controls.fiscalYearStart.value.toString()"
@@ -112,10 +124,16 @@ const COUNTRIES = [
         <iu-problem-note [problem]="state.problem" />
       }
       <div class="buttons">
-        <button class="button primary" [disabled]="state.status === 'loading'">
-          {{ client() === null ? 'Add client' : 'Keep' }}
+        <button i18n class="button primary" [disabled]="state.status === 'loading'">
+          @if (client() === null) {
+            Add client
+          } @else {
+            Keep
+          }
         </button>
-        <button class="button" type="button" (click)="closed.emit()">Leave <kbd>Esc</kbd></button>
+        <button i18n class="button" type="button" (click)="closed.emit()">
+          Leave <kbd>Esc</kbd>
+        </button>
       </div>
     </form>
   `,
@@ -169,7 +187,7 @@ export class ClientFormComponent implements OnInit {
       value: value,
       words: INDUSTRIES[value].name,
     })),
-    { value: 'other', words: 'Another trade' },
+    { value: 'other', words: $localize`Another trade` },
   ];
   protected readonly months = MONTH_NAMES.map((words, index) => ({
     words,

@@ -30,6 +30,7 @@ type Listed = KeptChartsAnswer[number];
           <input
             #name
             class="text"
+            i18n-aria-label
             aria-label="New name"
             maxlength="80"
             iuFocusFirst
@@ -37,13 +38,15 @@ type Listed = KeptChartsAnswer[number];
             (keydown.enter)="rename(name.value)"
             (keydown.escape)="renaming.set(false)"
           />
-          <button class="button small" type="button" (click)="rename(name.value)">Rename</button>
-        } @else {
-          <h2>{{ chart().name }}</h2>
-          <button class="button small quiet" type="button" (click)="renaming.set(true)">
+          <button i18n class="button small" type="button" (click)="rename(name.value)">
             Rename
           </button>
-          <button class="button small quiet" type="button" (click)="removing.set(true)">
+        } @else {
+          <h2>{{ chart().name }}</h2>
+          <button i18n class="button small quiet" type="button" (click)="renaming.set(true)">
+            Rename
+          </button>
+          <button i18n class="button small quiet" type="button" (click)="removing.set(true)">
             Remove
           </button>
         }
@@ -54,18 +57,20 @@ type Listed = KeptChartsAnswer[number];
       @if (removing()) {
         <p class="asked" role="alert">
           <span>{{ removalWords() }}</span>
-          <button class="button small danger" type="button" iuFocusFirst (click)="remove()">
+          <button i18n class="button small danger" type="button" iuFocusFirst (click)="remove()">
             Remove {{ chart().name }}
           </button>
-          <button class="button small" type="button" (click)="removing.set(false)">Keep it</button>
+          <button i18n class="button small" type="button" (click)="removing.set(false)">
+            Keep it
+          </button>
         </p>
       }
       <div class="columns">
         <div>
-          <h3>Versions</h3>
-          <ol reversed [attr.aria-label]="'Versions of ' + chart().name">
+          <h3 i18n>Versions</h3>
+          <ol reversed aria-label="Versions of {{ chart().name }}" i18n-aria-label>
             @for (version of chart().versions; track version.number) {
-              <li>
+              <li i18n>
                 <strong>Version {{ version.number }}</strong>
                 {{ version.accounts }} accounts
                 <p class="muted">
@@ -79,10 +84,10 @@ type Listed = KeptChartsAnswer[number];
           </ol>
         </div>
         <div>
-          <h3>Clients that began from it</h3>
-          <ul [attr.aria-label]="'Clients that began from ' + chart().name">
+          <h3 i18n>Clients that began from it</h3>
+          <ul aria-label="Clients that began from {{ chart().name }}" i18n-aria-label>
             @for (client of chart().clients; track client.id) {
-              <li>
+              <li i18n>
                 <a [routerLink]="['/clients', client.id, 'start']">{{ client.name }}</a>
                 version {{ client.version }}
                 @if (client.version < (chart().versions[0]?.number ?? 0)) {
@@ -158,12 +163,12 @@ export class KeptChartComponent {
 
   protected readonly removalWords = computed(() => {
     const { length } = this.chart().clients;
-    if (length === 0) return 'All its versions go.';
+    if (length === 0) return $localize`All its versions go.`;
     const clients =
       length === 1
-        ? 'Its client keeps its chart and comes from it no longer.'
-        : `Its ${length} clients keep their charts and come from it no longer.`;
-    return `All its versions go. ${clients}`;
+        ? $localize`Its client keeps its chart and comes from it no longer.`
+        : $localize`Its ${length} clients keep their charts and come from it no longer.`;
+    return $localize`All its versions go. ${clients}`;
   });
 
   protected rename(typed: string): void {
@@ -186,7 +191,9 @@ export class KeptChartComponent {
       ...(changed > 0 ? [`${changed} changed`] : []),
       ...(gone > 0 ? [`${gone} gone`] : []),
     ];
-    return parts.length === 0 ? 'As the version is' : `Has moved from it: ${parts.join(', ')}`;
+    return parts.length === 0
+      ? $localize`As the version is`
+      : $localize`Has moved from it: ${parts.join(', ')}`;
   }
 
   private do(work: Observable<unknown>): void {

@@ -38,9 +38,11 @@ const newId = (): string => crypto.randomUUID();
     <iu-reading-note [of]="living() ? from : kept" waiting="" />
     @if (!living() && charts().length > 0) {
       <fieldset>
-        <legend>Or from one of the practice’s own</legend>
+        <legend i18n>Or from one of the practice’s own</legend>
         <iu-pick
+          i18n-label
           label="Begin from the practice’s chart"
+          i18n-placeholder
           placeholder="Begin from …"
           [options]="choices()"
           [picked]="chosenKey()"
@@ -50,21 +52,21 @@ const newId = (): string => crypto.randomUUID();
     }
     @if (living() && origin(); as from) {
       <div class="origin">
-        <p>
+        <p i18n>
           This chart began from <strong>{{ from.name }}</strong>, version {{ from.version }}.
           @if (from.latest > from.version) {
             Version {{ from.latest }} is there.
           }
         </p>
         @if (from.latest > from.version) {
-          <button class="button" type="button" (click)="bring(from)">
+          <button i18n class="button" type="button" (click)="bring(from)">
             Propose what version {{ from.latest }} changes
           </button>
         }
         @if (left() > 0) {
-          <p class="muted" role="status">
-            {{ left() }} {{ left() === 1 ? 'change is' : 'changes are' }} left out: this client has
-            it its own way.
+          <p i18n class="muted" role="status">
+            {{ left() }} {left(), plural, =1 {change is} other {changes are}} left out: this client
+            has it its own way.
           </p>
         }
       </div>
@@ -118,10 +120,10 @@ export class KeptStartComponent {
   );
   protected readonly charts = computed(() => this.kept.value() ?? []);
   protected readonly choices = computed(() => [
-    { value: '', words: 'Begin from none of them' },
+    { value: '', words: $localize`Begin from none of them` },
     ...this.charts().map(({ id, name, versions: [newest] }) => ({
       value: id,
-      words: `${name}, version ${newest?.number}, ${newest?.accounts} accounts`,
+      words: $localize`${name}, version ${newest?.number}, ${newest?.accounts} accounts`,
     })),
   ]);
   protected readonly from = reading(
@@ -142,7 +144,7 @@ export class KeptStartComponent {
       .pipe(catchError((error: unknown) => this.failed(error)))
       .subscribe((kept) => {
         const { operations, origin: ids } = startFromKept(kept, { newId, groups: this.groups() });
-        const title = `${one.name}, version ${version}`;
+        const title = $localize`${one.name}, version ${version}`;
         this.chosen.emit({ key: id, title, operations, origin: { keptChartId: id, version, ids } });
       });
   }

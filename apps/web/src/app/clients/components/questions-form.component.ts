@@ -8,6 +8,7 @@ import {
   type Topic,
 } from '@iunctus/core';
 import { PAYOUT_WORDS, TOPIC_WORDS } from '../../shared/words/client-words';
+import { counted } from '../../shared/words/counted';
 
 const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
 
@@ -17,7 +18,7 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fieldset>
-      <legend>What the client has</legend>
+      <legend i18n>What the client has</legend>
       <div class="topics">
         @for (topic of topics; track topic) {
           <label>
@@ -33,7 +34,7 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
       </div>
     </fieldset>
     <fieldset>
-      <legend>Card and marketplace takings</legend>
+      <legend i18n>Card and marketplace takings</legend>
       @for (recording of recordings; track recording) {
         <label class="line">
           <input
@@ -50,10 +51,12 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
       }
     </fieldset>
     <fieldset>
-      <legend>Channels or markets of sale</legend>
+      <legend i18n>Channels or markets of sale</legend>
       <input
         class="text"
+        i18n-placeholder
         placeholder="Own shop, Bazaar, Fairs"
+        i18n-aria-label
         aria-label="Channels, with commas between"
         autocomplete="off"
         [value]="answers().channels.names.join(', ')"
@@ -69,12 +72,14 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
             (change)="keepApart('accounts')"
           />
           <span>
-            <strong>By sub-accounts</strong>
-            <small>{{
-              tooMany()
-                ? 'Only ' + limit + ' fit below an account. Take a dimension.'
-                : counts().accounts + ' accounts: one for each channel wherever they are told apart'
-            }}</small>
+            <strong i18n>By sub-accounts</strong>
+            <small i18n>
+              @if (tooMany()) {
+                Only {{ limit }} fit below an account. Take a dimension.
+              } @else {
+                {{ counts().accounts }} accounts: one for each channel wherever they are told apart
+              }
+            </small>
           </span>
         </label>
         <label class="line">
@@ -85,8 +90,10 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
             (change)="keepApart('dimension')"
           />
           <span>
-            <strong>By a dimension</strong>
-            <small>{{ counts().dimension }} accounts: every posting there says its channel</small>
+            <strong i18n>By a dimension</strong>
+            <small i18n
+              >{{ counts().dimension }} accounts: every posting there says its channel</small
+            >
           </span>
         </label>
       }
@@ -150,8 +157,8 @@ export class QuestionsFormComponent {
     const count = this.effects()[topic];
     const many = Math.abs(count);
     if (count === 0) return '';
-    const accounts = `${many} ${many === 1 ? 'account' : 'accounts'}`;
-    return count > 0 ? `would add ${accounts}` : `without it, ${accounts} fewer`;
+    const accounts = counted(many, { one: $localize`# account`, other: $localize`# accounts` });
+    return count > 0 ? $localize`would add ${accounts}` : $localize`without it, ${accounts} fewer`;
   }
 
   protected toggle(topic: Topic, event: Event): void {

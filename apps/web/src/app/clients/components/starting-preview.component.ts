@@ -139,10 +139,10 @@ export class StartingPreviewComponent {
 
   /** Which answer or module brought the account in, and its line on the return where it has its own. */
   protected why(line: StartingLine): string {
-    if (this.isThere(line)) return 'there already';
+    if (this.isThere(line)) return $localize`there already`;
     const answer =
       line.topic === 'payouts'
-        ? 'Takings paid out later'
+        ? $localize`Takings paid out later`
         : line.topic === null
           ? line.from
           : TOPIC_WORDS[line.topic];
@@ -152,6 +152,6 @@ export class StartingPreviewComponent {
 
   protected belowWords({ below }: StartingLine): string {
     const [first, last] = [below[0], below.at(-1)];
-    return `${first?.number ?? ''}–${last?.number ?? ''}: one below it for each channel`;
+    return $localize`${first?.number ?? ''}–${last?.number ?? ''}:number:: one below it for each channel`;
   }
 }

@@ -71,12 +71,12 @@ export class ClientsPage {
 
   protected describe(client: ClientAnswer): string {
     const year = MONTH_NAMES[client.fiscalYearStart - 1] ?? '';
-    return `${LEGAL_FORM_WORDS[client.legalForm]} · ${industryWords(client.industry)} · year from ${year}`;
+    return $localize`${LEGAL_FORM_WORDS[client.legalForm]} · ${industryWords(client.industry)} · year from ${year}`;
   }
 
   protected adopted({ chart }: ClientAnswer): string {
     if (chart === null) return '';
-    if (chart.adoptedAt === null) return 'nothing adopted yet';
+    if (chart.adoptedAt === null) return $localize`nothing adopted yet`;
     return `${momentWords(chart.adoptedAt)}, ${chart.adoptedBy ?? ''}`;
   }
 }

@@ -16,20 +16,20 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
     <main class="page">
       <header>
         <div>
-          <h1>The practice’s starting charts</h1>
-          <p class="muted">
+          <h1 i18n>The practice’s starting charts</h1>
+          <p i18n class="muted">
             Any client’s chart can be kept as one, under Exchange. Clients begin from it; a newer
             version is brought to them as a proposal.
           </p>
         </div>
-        <a class="button end" routerLink="/clients">All clients</a>
+        <a i18n class="button end" routerLink="/clients">All clients</a>
       </header>
       <iu-reading-note [of]="charts" />
       @if (charts.value(); as listed) {
         @for (chart of listed; track chart.id) {
           <iu-kept-chart [chart]="chart" (changed)="charts.again()" />
         } @empty {
-          <p>
+          <p i18n>
             None is kept yet. Open a client whose chart is as you like it, go to Exchange, and keep
             it.
           </p>

@@ -197,10 +197,10 @@ export class StartPage {
     this.clients().filter(({ id, chart }) => id !== this.client()?.id && chart !== null),
   );
   protected readonly copyChoices = computed(() => [
-    { value: '', words: 'Take over none of them' },
+    { value: '', words: $localize`Take over none of them` },
     ...this.others().map(({ id, name, chart }) => ({
       value: id,
-      words: `${name}, ${chart?.accounts} accounts`,
+      words: $localize`${name}, ${chart?.accounts} accounts`,
     })),
   ]);
   protected readonly refusalText = computed(() => {
@@ -247,8 +247,8 @@ export class StartPage {
   protected nearest({ title, trade, sector }: IndustriesAnswer[number]): string {
     const { name } = INDUSTRIES[trade];
     return sector === null
-      ? `“${title}” begins with the chart for ${name}.`
-      : `No chart is made for “${title}”. The one nearest to its sector, ${sector}, is ${name}.`;
+      ? $localize`“${title}” begins with the chart for ${name}.`
+      : $localize`No chart is made for “${title}”. The one nearest to its sector, ${sector}, is ${name}.`;
   }
 
   protected chooseForm(form: LegalForm): void {
@@ -325,7 +325,7 @@ export class StartPage {
     const told = names.length > 0 && apart === 'dimension';
     return startingOperations(this.wanted(), {
       newId: () => crypto.randomUUID(),
-      dimension: told ? { name: 'Channel', values: names } : null,
+      dimension: told ? { name: $localize`Channel`, values: names } : null,
     });
   }
 

@@ -17,8 +17,9 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
     <iu-reading-note [of]="charts" />
     <form (submit)="keep($event)">
       <div class="field">
-        <span>As</span>
+        <span i18n>As</span>
         <iu-pick
+          i18n-label
           label="As"
           [options]="choices()"
           [picked]="chosen()"
@@ -27,7 +28,7 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
       </div>
       @if (chosen() === '') {
         <label class="field">
-          <span>Called</span>
+          <span i18n>Called</span>
           <input
             class="text"
             maxlength="80"
@@ -38,7 +39,7 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
         </label>
       }
       <label class="field note">
-        <span>Note</span>
+        <span i18n>Note</span>
         <input
           class="text"
           maxlength="400"
@@ -47,12 +48,12 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
           (input)="note.set(valueOf($event))"
         />
       </label>
-      <button class="button" [disabled]="chosen() === '' && name().trim() === ''">
+      <button i18n class="button" [disabled]="chosen() === '' && name().trim() === ''">
         Keep this chart
       </button>
     </form>
     @if (kept(); as answer) {
-      <p class="good" role="status">
+      <p i18n class="good" role="status">
         Kept as version {{ answer.version }}. Clients can begin from it.
       </p>
     }
@@ -87,10 +88,10 @@ export class KeepChartComponent {
     () => this.api.ask('keptCharts', {}),
   );
   protected readonly choices = computed(() => [
-    { value: '', words: 'a new starting chart' },
+    { value: '', words: $localize`a new starting chart` },
     ...(this.charts.value() ?? []).map(({ id, name }) => ({
       value: id,
-      words: `the next version of ${name}`,
+      words: $localize`the next version of ${name}`,
     })),
   ]);
   protected readonly chosen = signal('');

@@ -18,31 +18,30 @@ export interface ExportGroup {
 const CHART_OFFERS: readonly ExportOffer[] = [
   {
     format: 'xlsx',
-    name: 'Workbook',
+    name: $localize`Workbook`,
     kind: 'xlsx',
-    sentence:
-      'The tree indented, to be folded by level; kinds as a list to choose from, every crosswalk on a sheet. It can be changed and brought in again.',
+    sentence: $localize`The tree indented, to be folded by level; kinds as a list to choose from, every crosswalk on a sheet. It can be changed and brought in again.`,
     amounts: 'wanted',
   },
   {
     format: 'pdf',
-    name: 'Printed chart',
+    name: $localize`Printed chart`,
     kind: 'PDF',
-    sentence: 'To read, sign or file.',
+    sentence: $localize`To read, sign or file.`,
     amounts: 'wanted',
   },
   {
     format: 'csv',
-    name: 'Table',
+    name: $localize`Table`,
     kind: 'CSV',
-    sentence: 'One line an account, with parent, level and kind: for any program.',
+    sentence: $localize`One line an account, with parent, level and kind: for any program.`,
     amounts: 'wanted',
   },
   {
     format: 'json',
-    name: 'Everything',
+    name: $localize`Everything`,
     kind: 'JSON',
-    sentence: 'Every setting, merges, splits and the whole history, in an open format.',
+    sentence: $localize`Every setting, merges, splits and the whole history, in an open format.`,
     amounts: 'never',
   },
 ];
@@ -50,23 +49,23 @@ const CHART_OFFERS: readonly ExportOffer[] = [
 const AUDIT_OFFERS: readonly ExportOffer[] = [
   {
     format: 'audit-file',
-    name: 'Standard audit file',
-    kind: 'SAF-T XML',
-    sentence: 'General ledger accounts with opening and closing balances.',
+    name: $localize`Standard audit file`,
+    kind: $localize`SAF-T XML`,
+    sentence: $localize`General ledger accounts with opening and closing balances.`,
     amounts: 'period',
   },
   {
     format: 'audit-accounts',
-    name: 'Audit data: accounts',
+    name: $localize`Audit data: accounts`,
     kind: 'text',
-    sentence: 'The chart of accounts file of the audit data standards.',
+    sentence: $localize`The chart of accounts file of the audit data standards.`,
     amounts: 'period',
   },
   {
     format: 'audit-balances',
-    name: 'Audit data: trial balance',
+    name: $localize`Audit data: trial balance`,
     kind: 'text',
-    sentence: 'Every posting account at both ends of the period.',
+    sentence: $localize`Every posting account at both ends of the period.`,
     amounts: 'period',
   },
 ];
@@ -74,38 +73,36 @@ const AUDIT_OFFERS: readonly ExportOffer[] = [
 const BACKUP_OFFERS: readonly ExportOffer[] = [
   {
     format: 'backup',
-    name: 'Backup of this client',
+    name: $localize`Backup of this client`,
     kind: 'gzip',
-    sentence:
-      'Chart, entries, proposals and history, to be restored into an empty database as they are. Passwords are not in it.',
+    sentence: $localize`Chart, entries, proposals and history, to be restored into an empty database as they are. Passwords are not in it.`,
     amounts: 'never',
   },
 ];
 
 /** What keeps a client safe, offered last. */
-export const BACKUP_GROUP: ExportGroup = { name: 'To keep safe', offers: BACKUP_OFFERS };
+export const BACKUP_GROUP: ExportGroup = { name: $localize`To keep safe`, offers: BACKUP_OFFERS };
 
 /** Everything that can be taken out for every client, by whom it is for. */
 export const EXPORT_GROUPS: readonly ExportGroup[] = [
-  { name: 'The chart', offers: CHART_OFFERS },
-  { name: 'For auditors', offers: AUDIT_OFFERS },
+  { name: $localize`The chart`, offers: CHART_OFFERS },
+  { name: $localize`For auditors`, offers: AUDIT_OFFERS },
 ];
 
 /** What is offered where the client's tax return is known. */
 export const RETURN_OFFERS: readonly ExportOffer[] = [
   {
     format: 'return',
-    name: 'Return lines',
+    name: $localize`Return lines`,
     kind: 'xlsx',
-    sentence:
-      'Amounts by line and copy of the form, with the accounts behind each; what has no line comes first.',
+    sentence: $localize`Amounts by line and copy of the form, with the accounts behind each; what has no line comes first.`,
     amounts: 'year',
   },
   {
     format: 'return-file',
-    name: 'For tax software',
+    name: $localize`For tax software`,
     kind: 'JSON',
-    sentence: 'The same amounts as the simulated tax software takes them.',
+    sentence: $localize`The same amounts as the simulated tax software takes them.`,
     amounts: 'year',
   },
 ];

@@ -48,7 +48,7 @@ export class ExchangePage {
   });
   protected readonly groups = computed(() => {
     const form = this.form();
-    const returns = { name: `Tax return: ${form?.name ?? ''}`, offers: RETURN_OFFERS };
+    const returns = { name: $localize`Tax return: ${form?.name ?? ''}`, offers: RETURN_OFFERS };
     const safe = this.rights.may('backUp') ? [BACKUP_GROUP] : [];
     return [...EXPORT_GROUPS, ...(form === null ? [] : [returns]), ...safe];
   });
@@ -99,7 +99,7 @@ export class ExchangePage {
 
   protected receiptWords({ accepted, form, lines, objections }: TaxSoftwareAnswer): string {
     return accepted
-      ? `The tax software took ${form} with ${lines} lines.`
-      : `The tax software took nothing. ${objections.join(' ')}`;
+      ? $localize`The tax software took ${form} with ${lines} lines.`
+      : $localize`The tax software took nothing. ${objections.join(' ')}`;
   }
 }

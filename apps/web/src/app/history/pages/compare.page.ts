@@ -56,9 +56,9 @@ export class ComparePage {
   protected readonly choices = computed(() => [
     ...this.revisions().map(({ number, note }) => ({
       value: String(number),
-      words: note === '' ? `Revision ${number}` : `Revision ${number}: ${note}`,
+      words: note === '' ? `Revision ${number}` : $localize`Revision ${number}:number:: ${note}`,
     })),
-    { value: '0', words: 'Before the first revision' },
+    { value: '0', words: $localize`Before the first revision` },
   ]);
 
   constructor() {
@@ -86,9 +86,9 @@ export class ComparePage {
   protected what(difference: ChartDifference): string {
     switch (difference.type) {
       case 'gone':
-        return 'not there any more';
+        return $localize`not there any more`;
       case 'merged':
-        return `merged into ${accountWords(difference.into, this.compare.after())}`;
+        return $localize`merged into ${accountWords(difference.into, this.compare.after())}`;
       default:
         return changeWords(difference, this.compare.before());
     }

@@ -11,8 +11,10 @@ import { momentWords } from '../../shared/words/period-words';
 import { HistoryPageActions } from '../../workspace/state/history.actions';
 import { RevisionLinesStore } from '../state/revision-lines.store';
 import { historyFeature } from '../../workspace/state/history.feature';
+import { counted } from '../../shared/words/counted';
 
-const changesWords = (count: number): string => `${count} ${count === 1 ? 'change' : 'changes'}`;
+const changesWords = (count: number): string =>
+  counted(count, { one: $localize`# change`, other: $localize`# changes` });
 
 /** The chart’s revisions, newest first: who, when, what; each can be taken back. */
 @Component({
@@ -54,9 +56,9 @@ export class HistoryPage {
 
   /** The crosswalk of a revision, for whoever still has the old numbers. */
   protected download({ number, crosswalk }: RevisionAnswer): void {
-    const client = this.proposed.client()?.name ?? 'Chart';
+    const client = this.proposed.client()?.name ?? $localize`Chart`;
     saveAs(
-      `${client} crosswalk of revision ${number}.csv`,
+      $localize`${client} crosswalk of revision ${number}.csv`,
       crosswalkFile(crosswalk, this.proposed.chart(), () => null),
     );
   }

@@ -57,7 +57,7 @@ export class BalancesPartComponent {
     return (id) => {
       const account = accountOf(chart, id);
       return account === undefined
-        ? (titles.get(id) ?? added.get(id) ?? 'An account of the list')
+        ? (titles.get(id) ?? added.get(id) ?? $localize`An account of the list`)
         : titleOf(account);
     };
   });

@@ -1,3 +1,4 @@
+import { counted } from '../../shared/words/counted';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { CLASH_RULES, type ClashRule, type ImportPlan } from '@iunctus/core';
 import { CLASH_WORDS } from '../../shared/words/import-words';
@@ -56,9 +57,12 @@ export class ClashChoiceComponent {
   protected readonly words = computed(() => {
     const { clashing } = this.plan();
     const another =
-      this.known() < clashing ? 'This list looks like another chart altogether: ' : '';
-    const known = this.known() === 1 ? '1 account is' : `${this.known()} accounts are`;
-    return `${another}${clashing} of its numbers belong to other accounts here, ${known} known.`;
+      this.known() < clashing ? $localize`This list looks like another chart altogether: ` : '';
+    const known = counted(this.known(), {
+      one: $localize`# account is`,
+      other: $localize`# accounts are`,
+    });
+    return $localize`${another}${clashing} of its numbers belong to other accounts here, ${known} known.`;
   });
   /** What the choice does to the accounts that the list does not have. */
   protected readonly more = computed(() => {
@@ -68,11 +72,11 @@ export class ClashChoiceComponent {
       missing.filter((one) => one.fate === fate && one.refusal === null).length;
     const stay = missing.length - count('delete') - count('retire');
     const parts = [
-      `${count('delete')} of the chart’s accounts are deleted`,
-      ...(count('retire') > 0 ? [`${count('retire')} with a history are retired`] : []),
+      $localize`${count('delete')} of the chart’s accounts are deleted`,
+      ...(count('retire') > 0 ? [$localize`${count('retire')} with a history are retired`] : []),
       ...(stay > 0 ? [`${stay} stay`] : []),
     ];
-    return `${parts.join(', ')}; see “Not in the list”.`;
+    return $localize`${parts.join(', ')}; see “Not in the list”.`;
   });
 
   protected choose(event: Event): void {

@@ -11,16 +11,17 @@ import { ImportDraft } from '../model/import-draft';
     <table>
       <thead>
         <tr>
-          <th scope="col" class="line">Line</th>
+          <th i18n scope="col" class="line">Line</th>
           @for (use of draft.columns().uses; track $index; let column = $index) {
             <th scope="col" [class.off]="use === null">
               <select
                 class="text"
-                [attr.aria-label]="'Column ' + (column + 1) + ' is'"
+                aria-label="Column {{ column + 1 }} is"
+                i18n-aria-label
                 [value]="use ?? ''"
                 (change)="choose(column, $event)"
               >
-                <option value="" [selected]="use === null">Passed over</option>
+                <option i18n value="" [selected]="use === null">Passed over</option>
                 @for (one of uses; track one) {
                   <option [value]="one" [selected]="use === one">{{ useWords[one] }}</option>
                 }

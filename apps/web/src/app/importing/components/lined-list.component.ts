@@ -22,7 +22,11 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { isDoubtful, type ShownLine } from '../model/row-filter';
 
 const ROW_HEIGHT = 28;
-const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is deleted' } as const;
+const FATE_WORDS = {
+  leave: $localize`Stays as it is`,
+  retire: $localize`Is retired`,
+  delete: $localize`Is deleted`,
+} as const;
 
 /** The list lined up with the chart, a line each; arrows move, digits choose a likely kind, Enter goes to what can be done. */
 @Component({
@@ -41,6 +45,7 @@ const FATE_WORDS = { leave: 'Stays as it is', retire: 'Is retired', delete: 'Is 
     <cdk-virtual-scroll-viewport
       [itemSize]="rowHeight"
       role="listbox"
+      i18n-aria-label
       aria-label="Lines"
       tabindex="0"
       [attr.aria-activedescendant]="selected() === null ? null : 'line-' + selected()"
@@ -206,7 +211,9 @@ export class LinedListComponent {
 
   protected doubt(line: ShownLine): string {
     if (line.type !== 'row' || !isDoubtful(line.row)) return '';
-    return isOnOddSide(line.row) ? 'Its balance is on the other side. ' : 'Is that right? ';
+    return isOnOddSide(line.row)
+      ? $localize`Its balance is on the other side. `
+      : $localize`Is that right? `;
   }
 
   protected quiet(line: ShownLine): boolean {

@@ -37,9 +37,9 @@ import { candidatesOf, isDoubtful, type ShownLine } from '../model/row-filter';
 const ALWAYS: readonly ColumnUse[] = ['number', 'name'];
 
 const FATES: readonly { readonly fate: Fate; readonly words: string }[] = [
-  { fate: 'leave', words: 'Leave it as it is' },
-  { fate: 'retire', words: 'Retire it: nothing new is posted, its history stays' },
-  { fate: 'delete', words: 'Delete it' },
+  { fate: 'leave', words: $localize`Leave it as it is` },
+  { fate: 'retire', words: $localize`Retire it: nothing new is posted, its history stays` },
+  { fate: 'delete', words: $localize`Delete it` },
 ];
 
 /** Where the keyboard goes first: a question, a cell that is wrong, whatever else there is. */
@@ -114,7 +114,7 @@ export class RowPanelComponent {
 
   /** Why the first of them is thought to be right. */
   protected reason({ kind }: ImportRow): string {
-    return kind === null ? '' : `The first ${kindReasonWords(kind.reason)}.`;
+    return kind === null ? '' : $localize`The first ${kindReasonWords(kind.reason)}.`;
   }
 
   protected landing(kind: KindCode): string {

@@ -17,13 +17,14 @@ export interface ChosenSource {
       class="drop"
       [class.over]="over()"
       role="group"
+      i18n-aria-label
       aria-label="File"
       (dragover)="onDrag($event, true)"
       (dragleave)="onDrag($event, false)"
       (drop)="onDrop($event)"
     >
-      <p class="lead">Drop a file here</p>
-      <button class="button primary" type="button" iuFocusFirst (click)="picker.click()">
+      <p i18n class="lead">Drop a file here</p>
+      <button i18n class="button primary" type="button" iuFocusFirst (click)="picker.click()">
         Choose a file
       </button>
       <input
@@ -31,17 +32,18 @@ export interface ChosenSource {
         type="file"
         class="visually-hidden"
         tabindex="-1"
+        i18n-aria-label
         aria-label="File to bring in"
         accept=".csv,.txt,.tsv,.xlsx,.json,.xml"
         (change)="onPick(picker)"
       />
-      <p class="muted">
+      <p i18n class="muted">
         CSV or text in any dialect and encoding, xlsx, a standard audit file (XML), or a chart taken
         out here (JSON).
       </p>
     </div>
     <div class="paste">
-      <label for="pasted">Or paste rows from a spreadsheet</label>
+      <label i18n for="pasted">Or paste rows from a spreadsheet</label>
       <textarea
         id="pasted"
         class="text"
@@ -53,6 +55,7 @@ export interface ChosenSource {
       ></textarea>
       <div>
         <button
+          i18n
           class="button"
           type="button"
           [disabled]="pasted().trim() === ''"
@@ -128,7 +131,7 @@ export class SourceChoiceComponent {
   }
 
   protected takePasted(): void {
-    this.chosen.emit({ name: 'Pasted rows', blob: new Blob([this.pasted()]) });
+    this.chosen.emit({ name: $localize`Pasted rows`, blob: new Blob([this.pasted()]) });
   }
 
   private take(file: File | undefined): void {

@@ -16,9 +16,9 @@ const commonest = (kinds: ReadonlyMap<KindCode, number>): KindCode =>
   [...kinds].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
 
 const wordsFor = (kinds: ReadonlyMap<KindCode, number>): string => {
-  if (kinds.size === 1) return 'one kind';
+  if (kinds.size === 1) return $localize`one kind`;
   const elements = new Set([...kinds.keys()].map((kind) => ELEMENT_WORDS[KINDS[kind].element]));
-  return `${kinds.size} kinds of ${[...elements].join(', ').toLowerCase()}, by name and place`;
+  return $localize`${kinds.size} kinds of ${[...elements].join(', ').toLowerCase()}, by name and place`;
 };
 
 /** What the types of the list, in its own words, are taken for; one choice goes for all of a type. */
@@ -27,7 +27,7 @@ const wordsFor = (kinds: ReadonlyMap<KindCode, number>): string => {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [KindChoiceComponent],
   template: `
-    <p class="muted">
+    <p i18n class="muted">
       What the list calls a type, and the kind that stands for it here. A choice goes for every line
       of that type.
     </p>
@@ -36,7 +36,9 @@ const wordsFor = (kinds: ReadonlyMap<KindCode, number>): string => {
         <li>
           <span
             ><strong>{{ type.text }}</strong>
-            <span class="muted">{{ type.count }} {{ type.count === 1 ? 'line' : 'lines' }}</span>
+            <span i18n class="muted"
+              >{{ type.count }} {type.count, plural, =1 {line} other {lines}}</span
+            >
           </span>
           <iu-kind-choice [kind]="type.kind" (chosen)="draft.chooseType(type.text, $event)" />
           <span class="muted">{{ type.words }}</span>

@@ -55,19 +55,20 @@ import {
   ROW_FILTERS,
   type RowFilter,
 } from '../model/row-filter';
+import { counted } from '../../shared/words/counted';
 
 /** How long decisions must rest before the list is lined up anew, in milliseconds. */
 const REST = 80;
 
 const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
-  attention: 'To look at',
-  all: 'All lines',
-  new: 'New',
-  changed: 'Changed',
-  missing: 'Not in the list',
-  same: 'The same',
-  waiting: 'Waiting for others',
-  passed: 'Passed over',
+  attention: $localize`To look at`,
+  all: $localize`All lines`,
+  new: $localize`New`,
+  changed: $localize`Changed`,
+  missing: $localize`Not in the list`,
+  same: $localize`The same`,
+  waiting: $localize`Waiting for others`,
+  passed: $localize`Passed over`,
 };
 
 /** What the page shows of the list. */
@@ -114,6 +115,18 @@ export class ImportPage {
   protected readonly filterWords = FILTER_WORDS;
   protected readonly treeSources = TREE_SOURCES;
   protected readonly treeSourceWords = TREE_SOURCE_WORDS;
+  protected readonly noneWords = computed(() =>
+    this.filter() === 'attention'
+      ? $localize`Nothing is left to look at.`
+      : $localize`No line is in this group.`,
+  );
+  /** What the list’s own tree is taken from. */
+  protected readonly ownTreeWords = computed(() => {
+    const plan = this.engine.plan();
+    return plan === null || this.draft.treeSource() !== null
+      ? $localize`what the list has`
+      : TREE_SOURCE_WORDS[plan.treeSource];
+  });
   protected readonly refusal = signal<Refusal | null>(null);
   /** Lines whose kinds were shown as odd before proposing. */
   private readonly seenOdd = signal<ReadonlySet<number>>(new Set());
@@ -186,7 +199,11 @@ export class ImportPage {
   protected readonly fileWords = computed(() => {
     const file = this.engine.file();
     const count = this.draft.seen()?.count ?? 0;
-    return [file?.format, file?.encoding, `${count} ${count === 1 ? 'line' : 'lines'}`]
+    return [
+      file?.format,
+      file?.encoding,
+      counted(count, { one: $localize`# line`, other: $localize`# lines` }),
+    ]
       .filter((part) => part != null)
       .join(', ');
   });
@@ -272,30 +289,32 @@ export class ImportPage {
     const wrong = plan.rows.filter(({ status }) => status === 'wrong').length;
     const asked = plan.rows.filter(({ status }) => status === 'question').length;
     const parts = [
-      ...of(counts.new, 'new account', 'new accounts'),
+      ...of(counts.new, $localize`new account`, $localize`new accounts`),
       ...of(counts.changed, 'changed', 'changed'),
-      ...of(counts.same, 'the same', 'the same'),
-      ...of(asked, 'waits for an answer', 'wait for an answer'),
-      ...of(counts.waiting, 'waits for another line', 'wait for another line'),
-      ...of(wrong, 'is wrong and left out', 'are wrong and left out'),
+      ...of(counts.same, $localize`the same`, $localize`the same`),
+      ...of(asked, $localize`waits for an answer`, $localize`wait for an answer`),
+      ...of(counts.waiting, $localize`waits for another line`, $localize`wait for another line`),
+      ...of(wrong, $localize`is wrong and left out`, $localize`are wrong and left out`),
     ];
-    return parts.length === 0 ? 'Nothing in this list is an account yet.' : `${parts.join(', ')}.`;
+    return parts.length === 0
+      ? $localize`Nothing in this list is an account yet.`
+      : `${parts.join(', ')}.`;
   }
 
   /** What becomes of the balances that the list has. */
   protected readonly balanceWords = computed(() => {
     if (!this.brought.listed()) return '';
-    if (!this.brought.along()) return 'Its balances stay out.';
-    if (this.brought.stuck()) return 'Its balances cannot be posted; Balances says why.';
+    if (!this.brought.along()) return $localize`Its balances stay out.`;
+    if (this.brought.stuck()) return $localize`Its balances cannot be posted; Balances says why.`;
     if (this.brought.opening() === null) return '';
     const out = this.engine.plan()?.unplaced.length ?? 0;
     return out === 0
-      ? 'Its balances come along.'
-      : `Its balances come along, but for ${out}; Balances says which.`;
+      ? $localize`Its balances come along.`
+      : $localize`Its balances come along, but for ${out}; Balances says which.`;
   });
   protected readonly putWords = computed(() => {
     if (this.changeCount() > 0) return String(this.changeCount());
-    return this.brought.opening() === null ? '' : 'the balances';
+    return this.brought.opening() === null ? '' : $localize`the balances`;
   });
 
   protected takeWhole(): void {

@@ -12,10 +12,10 @@ import { PlainStatementComponent } from '../components/plain-statement.component
 import { lookedAt, plainAccounts, plainStatement } from '../model/plain-statements';
 
 const PERIODS: readonly { readonly name: PeriodName; readonly words: string }[] = [
-  { name: 'yearToDate', words: 'This business year so far' },
-  { name: 'month', words: 'The latest month' },
-  { name: 'twelveMonths', words: 'The last twelve months' },
-  { name: 'lastYear', words: 'The business year before' },
+  { name: 'yearToDate', words: $localize`This business year so far` },
+  { name: 'month', words: $localize`The latest month` },
+  { name: 'twelveMonths', words: $localize`The last twelve months` },
+  { name: 'lastYear', words: $localize`The business year before` },
 ];
 
 /** One client for somebody who looks on: what came in and went out, what there is and what is owed, and what belongs where. */

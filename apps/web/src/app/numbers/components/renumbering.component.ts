@@ -21,10 +21,10 @@ import { crosswalkFile, saveAs } from '../../shared/files/crosswalk-file';
 import { NumbersModel, type Way } from '../model/numbers-model';
 
 const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
-  { way: 'fewest', words: 'Fewest changes' },
-  { way: 'afresh', words: 'Afresh, evenly' },
-  { way: 'add', words: 'Add to numbers' },
-  { way: 'replace', words: 'Replace digits' },
+  { way: 'fewest', words: $localize`Fewest changes` },
+  { way: 'afresh', words: $localize`Afresh, evenly` },
+  { way: 'add', words: $localize`Add to numbers` },
+  { way: 'replace', words: $localize`Replace digits` },
 ];
 
 /** A renumbering before it is proposed: how, of what, and the crosswalk from old to new. */
@@ -60,18 +60,18 @@ export class RenumberingComponent {
   protected readonly sum = computed(() => {
     const byPlan = this.numbers.way() === 'fewest' || this.numbers.way() === 'afresh';
     if (byPlan && this.numbers.problems().length > 0)
-      return 'The plan contradicts itself: mend it, and the new numbers appear here.';
+      return $localize`The plan contradicts itself: mend it, and the new numbers appear here.`;
     const crosswalk = this.numbers.crosswalk();
-    if (crosswalk === null) return 'Counting …';
+    if (crosswalk === null) return $localize`Counting …`;
     const { rows, considered, unplaced } = crosswalk;
     const keep = considered - rows.length;
     if (rows.length === 0)
       return unplaced.length === 0 && this.numbers.way() === 'fewest'
-        ? 'Every number fits the plan.'
-        : 'No number changes.';
-    const sentence = `${rows.length} of ${considered} numbers change, ${keep} stay.`;
+        ? $localize`Every number fits the plan.`
+        : $localize`No number changes.`;
+    const sentence = $localize`${rows.length} of ${considered} numbers change, ${keep} stay.`;
     return this.numbers.way() === 'fewest'
-      ? `${sentence} No numbering that fits the plan changes fewer.`
+      ? $localize`${sentence} No numbering that fits the plan changes fewer.`
       : sentence;
   });
 
@@ -97,7 +97,7 @@ export class RenumberingComponent {
   protected download(): void {
     const rows = this.rows();
     const why = new Map(rows.map((row) => [row.id, row.why]));
-    const client = this.workspace.client()?.name ?? 'Chart';
+    const client = this.workspace.client()?.name ?? $localize`Chart`;
     saveAs(
       `${client} crosswalk.csv`,
       crosswalkFile(rows, this.numbers.chart(), (id) => why.get(id) ?? null),

@@ -12,15 +12,16 @@ import { NumbersModel, withSegment } from '../model/numbers-model';
     @for (segment of numbers.plan().segments; track $index) {
       <div class="segment">
         <label class="field"
-          ><span>Segment</span>
+          ><span i18n>Segment</span>
           <input
             class="text"
+            i18n-placeholder
             placeholder="Location"
             [ngModel]="segment.name"
             (ngModelChange)="set($index, { name: $event })"
         /></label>
         <label class="field"
-          ><span>Values</span>
+          ><span i18n>Values</span>
           <input
             class="text"
             placeholder="01, 02, 03"
@@ -28,18 +29,20 @@ import { NumbersModel, withSegment } from '../model/numbers-model';
             [ngModelOptions]="{ updateOn: 'blur' }"
             (ngModelChange)="setValues($index, $event)"
         /></label>
-        <button class="button quiet small" type="button" (click)="remove($index)">Remove</button>
+        <button i18n class="button quiet small" type="button" (click)="remove($index)">
+          Remove
+        </button>
       </div>
     }
     <div class="more">
-      <button class="button quiet small" type="button" (click)="add('Location')">
+      <button i18n class="button quiet small" type="button" (click)="add('Location')">
         Add a location
       </button>
-      <button class="button quiet small" type="button" (click)="add('Department')">
+      <button i18n class="button quiet small" type="button" (click)="add('Department')">
         Add a department
       </button>
       @if (numbers.plan().segments.length > 0) {
-        <label
+        <label i18n
           >set off by
           <select
             class="text"

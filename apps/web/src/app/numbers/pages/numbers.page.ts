@@ -16,7 +16,7 @@ import { NumbersModel } from '../model/numbers-model';
   providers: [NumbersModel],
   template: `
     <main>
-      <h1 class="visually-hidden">Numbers</h1>
+      <h1 i18n class="visually-hidden">Numbers</h1>
       @let state = load();
       @if (state.status === 'failed') {
         <div class="middle"><iu-problem-note [problem]="state.problem" /></div>
@@ -24,14 +24,16 @@ import { NumbersModel } from '../model/numbers-model';
         state.status === 'noChart' || (state.status === 'ready' && proposed.count() === 0)
       ) {
         <div class="middle">
-          <h2>No accounts to number yet</h2>
-          <p class="muted">The number plan and renumbering belong to a chart. Begin one first.</p>
-          <a class="button primary" routerLink="../start">Start a chart</a>
+          <h2 i18n>No accounts to number yet</h2>
+          <p i18n class="muted">
+            The number plan and renumbering belong to a chart. Begin one first.
+          </p>
+          <a i18n class="button primary" routerLink="../start">Start a chart</a>
         </div>
       } @else if (state.status === 'ready') {
         <div class="both">
-          <section class="plan" aria-label="Number plan"><iu-plan-form /></section>
-          <section class="renumbering" aria-label="Renumbering">
+          <section class="plan" i18n-aria-label aria-label="Number plan"><iu-plan-form /></section>
+          <section class="renumbering" i18n-aria-label aria-label="Renumbering">
             <iu-renumbering (proposed)="toBench()" />
           </section>
         </div>

@@ -43,6 +43,7 @@ interface Row {
   template: `
     <cdk-virtual-scroll-viewport
       [itemSize]="lineHeight"
+      i18n-aria-label
       aria-label="What was understood"
       role="list"
     >

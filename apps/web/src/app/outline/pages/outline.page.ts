@@ -19,6 +19,7 @@ import { refusalWords } from '../../shared/words/refusal-words';
 import { UnderstoodListComponent } from '../components/understood-list.component';
 import { KeptOutlines } from '../model/kept-outlines';
 import { OutlineEngine } from '../model/outline-engine';
+import { counted } from '../../shared/words/counted';
 
 /** How long typing must rest before it is read, in milliseconds. */
 const REST = 120;
@@ -56,14 +57,14 @@ export class OutlinePage {
 
   protected readonly sum = computed(() => {
     const [good, wrong] = [this.good(), this.wrong()];
-    const accounts = `${good} ${good === 1 ? 'account' : 'accounts'} understood`;
+    const accounts = `${counted(good, { one: $localize`# account`, other: $localize`# accounts` })} understood`;
     if (wrong === 0) return `${accounts}.`;
     const first = this.engine.plan().lines.find(({ problem }) => problem !== null);
     const why =
       first?.problem == null
         ? ''
-        : ` Line ${first.entry.line}: ${outlineProblemWords(first.problem, this.proposed.chart())}`;
-    return `${accounts}; ${wrong} ${wrong === 1 ? 'line' : 'lines'} would be left out.${why}`;
+        : $localize` Line ${first.entry.line}:line:: ${outlineProblemWords(first.problem, this.proposed.chart())}`;
+    return $localize`${accounts}; ${counted(wrong, { one: $localize`# line`, other: $localize`# lines` })} would be left out.${why}`;
   });
 
   /** What was typed here before and not proposed is there again. */

@@ -6,8 +6,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
   selector: 'iu-invitation-link',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section aria-label="Link">
-      <p>
+    <section i18n-aria-label aria-label="Link">
+      <p i18n>
         <strong>Hand this link to {{ name() }}.</strong> With it they set a password and sign in. It
         is shown this once, works once, and ends on {{ until() }}.
       </p>
@@ -15,12 +15,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
         <input
           class="text"
           readonly
+          i18n-aria-label
           aria-label="Link"
           [value]="address()"
           (focus)="$any($event.target).select()"
         />
-        <button class="button" type="button" (click)="copy()">
-          {{ copied() ? 'Copied' : 'Copy' }}
+        <button i18n class="button" type="button" (click)="copy()">
+          @if (copied()) {
+            Copied
+          } @else {
+            Copy
+          }
         </button>
       </div>
     </section>

@@ -14,14 +14,14 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
   imports: [FocusFirstDirective, InputText, PickComponent, ReactiveFormsModule],
   template: `
     <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
-      <h2>Invite somebody</h2>
+      <h2 i18n>Invite somebody</h2>
       <div class="grid">
         <label class="field">
-          <span>Name</span>
+          <span i18n>Name</span>
           <input pInputText formControlName="name" maxlength="80" autocomplete="off" iuFocusFirst />
         </label>
         <label class="field">
-          <span>E-mail address, with which they sign in</span>
+          <span i18n>E-mail address, with which they sign in</span>
           <input
             pInputText
             type="email"
@@ -31,7 +31,7 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
           />
         </label>
         <label class="field">
-          <span>May do</span>
+          <span i18n>May do</span>
           <select class="text" formControlName="role">
             @for (choice of choices; track choice.role) {
               <option [value]="choice.role">{{ choice.words }}</option>
@@ -40,9 +40,11 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
         </label>
         @if (form.controls.role.value === 'onlooker') {
           <div class="field">
-            <span>The one client that they see</span>
+            <span i18n>The one client that they see</span>
             <iu-pick
+              i18n-label
               label="The one client that they see"
+              i18n-placeholder
               placeholder="Which client …"
               [options]="clientChoices()"
               [picked]="form.controls.clientId.value"
@@ -55,9 +57,9 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
         <p class="wrong" role="alert">{{ words }}</p>
       }
       <div class="row">
-        <button class="button primary">Invite</button>
-        <button class="button" type="button" (click)="closed.emit()">Not now</button>
-        <span class="muted">You get a link to hand to them; no mail is sent from here.</span>
+        <button i18n class="button primary">Invite</button>
+        <button i18n class="button" type="button" (click)="closed.emit()">Not now</button>
+        <span i18n class="muted">You get a link to hand to them; no mail is sent from here.</span>
       </div>
     </form>
   `,
@@ -112,10 +114,10 @@ export class NewPersonFormComponent {
 
   private wrongWords(): string {
     const { name, email, role, clientId } = this.form.controls;
-    if (name.value.trim() === '') return 'Type the name of the person.';
-    if (email.invalid) return 'Type an e-mail address, such as name@practice.example.';
+    if (name.value.trim() === '') return $localize`Type the name of the person.`;
+    if (email.invalid) return $localize`Type an e-mail address, such as name@practice.example.`;
     return role.value === 'onlooker' && clientId.value === ''
-      ? 'Choose the client that they see.'
+      ? $localize`Choose the client that they see.`
       : '';
   }
 

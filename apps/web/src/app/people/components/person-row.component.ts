@@ -46,8 +46,8 @@ export class PersonRowComponent {
   protected readonly here = computed(() => {
     const { joined, invited, usedAt } = this.person();
     if (usedAt !== null) return momentWords(usedAt);
-    if (invited) return 'Invited, not here yet';
-    return joined ? 'Not lately' : 'The invitation is over';
+    if (invited) return $localize`Invited, not here yet`;
+    return joined ? $localize`Not lately` : $localize`The invitation is over`;
   });
 
   protected chooseRole(role: string): void {

@@ -84,7 +84,7 @@ export class PeoplePage {
 
   protected change({ id, name }: StaffMember, request: StandingRequest): void {
     this.do(this.api.ask('changeStanding', { personId: id, body: request }), () =>
-      this.said.set(`What ${name} may do is changed, from their next click on.`),
+      this.said.set($localize`What ${name} may do is changed, from their next click on.`),
     );
   }
 
@@ -96,13 +96,13 @@ export class PeoplePage {
 
   protected endSessions({ id, name }: StaffMember): void {
     this.do(this.api.ask('endSessions', { personId: id }), () =>
-      this.said.set(`${name} is signed out everywhere.`),
+      this.said.set($localize`${name} is signed out everywhere.`),
     );
   }
 
   protected remove({ id, name }: StaffMember): void {
     this.do(this.api.ask('removePerson', { personId: id }), () =>
-      this.said.set(`${name} signs in no more. What they did stays under their name.`),
+      this.said.set($localize`${name} signs in no more. What they did stays under their name.`),
     );
   }
 }

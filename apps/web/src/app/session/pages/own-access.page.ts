@@ -59,8 +59,10 @@ export class OwnAccessPage {
   private wrongWords(): string {
     const { wanted, again } = this.form.getRawValue();
     if (wanted.length < this.least)
-      return `The new password has ${wanted.length} characters; at least ${this.least} are asked for.`;
-    return wanted === again ? '' : 'The two new ones are not the same. Type them once more.';
+      return $localize`The new password has ${wanted.length} characters; at least ${this.least} are asked for.`;
+    return wanted === again
+      ? ''
+      : $localize`The two new ones are not the same. Type them once more.`;
   }
 
   protected change(): void {
@@ -71,7 +73,7 @@ export class OwnAccessPage {
     this.api.ask('changePassword', { body: { current, wanted } }).subscribe({
       next: () => {
         this.form.reset();
-        this.said.set('Your password is another one now. Every other sign-in has ended.');
+        this.said.set($localize`Your password is another one now. Every other sign-in has ended.`);
         this.sessions.again();
       },
       error: (error: unknown) => this.problem.set(problemOf(error)),

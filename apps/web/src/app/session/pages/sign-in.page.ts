@@ -19,11 +19,11 @@ import { sessionFeature } from '../state/session.feature';
     <main>
       <section aria-labelledby="title">
         <img src="mark.svg" alt="" width="44" height="44" />
-        <h1 id="title">Iunctus</h1>
-        <p class="muted">The chart and the statements, joined.</p>
+        <h1 i18n id="title">Iunctus</h1>
+        <p i18n class="muted">The chart and the statements, joined.</p>
         <form [formGroup]="form" (ngSubmit)="submit()">
           <label class="field">
-            <span>E-mail address</span>
+            <span i18n>E-mail address</span>
             <input
               pInputText
               type="email"
@@ -33,7 +33,7 @@ import { sessionFeature } from '../state/session.feature';
             />
           </label>
           <label class="field">
-            <span>Password</span>
+            <span i18n>Password</span>
             <input
               pInputText
               type="password"
@@ -45,12 +45,14 @@ import { sessionFeature } from '../state/session.feature';
             @if (shown.status === 'failed') {
               <iu-problem-note [problem]="shown.problem" />
             }
-            <button class="button primary" [disabled]="shown.status === 'loading'">Sign in</button>
+            <button i18n class="button primary" [disabled]="shown.status === 'loading'">
+              Sign in
+            </button>
           }
         </form>
         @if (demo(); as way) {
           <div class="demo">
-            <p class="muted">This is the demo practice. Sign in as</p>
+            <p i18n class="muted">This is the demo practice. Sign in as</p>
             @for (person of way.people; track person.email) {
               <button class="button" type="button" (click)="signInAs(person.email, way.password)">
                 {{ person.name }}, {{ roleWords[person.role].toLowerCase() }}

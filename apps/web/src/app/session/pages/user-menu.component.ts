@@ -25,23 +25,27 @@ import { sessionFeature } from '../state/session.feature';
               found.practice.name
             }}</span>
           </p>
-          <a class="button quiet" routerLink="/account">Password and sign-ins</a>
-          <button class="button quiet" type="button" (click)="theme.toggle()">
-            {{ theme.dark() ? 'Light paper' : 'Dark paper' }}
+          <a i18n class="button quiet" routerLink="/account">Password and sign-ins</a>
+          <button i18n class="button quiet" type="button" (click)="theme.toggle()">
+            @if (theme.dark()) {
+              Light paper
+            } @else {
+              Dark paper
+            }
           </button>
           @if (kept() > 0) {
-            <p role="alert">
+            <p i18n role="alert">
               Not all that was typed here is with the server yet. It can stay in this browser until
               you sign in here again.
             </p>
-            <button class="button" type="button" iuFocusFirst (click)="leave()">
+            <button i18n class="button" type="button" iuFocusFirst (click)="leave()">
               Sign out and keep it here
             </button>
-            <button class="button quiet" type="button" (click)="discardAndLeave()">
+            <button i18n class="button quiet" type="button" (click)="discardAndLeave()">
               Sign out and discard it
             </button>
           } @else {
-            <button class="button quiet" type="button" (click)="signOut()">Sign out</button>
+            <button i18n class="button quiet" type="button" (click)="signOut()">Sign out</button>
           }
         </div>
       </div>

@@ -22,8 +22,8 @@ import { sessionFeature } from '../state/session.feature';
       <section aria-labelledby="title">
         <img src="mark.svg" alt="" width="44" height="44" />
         @if (invited(); as who) {
-          <h1 id="title">Welcome, {{ who.name }}</h1>
-          <p class="muted">
+          <h1 i18n id="title">Welcome, {{ who.name }}</h1>
+          <p i18n class="muted">
             {{ who.practice }} lets you in as {{ who.email }}. Choose a password of at least
             {{ least }} characters; a short sentence is best.
           </p>
@@ -39,7 +39,7 @@ import { sessionFeature } from '../state/session.feature';
               readonly
             />
             <label class="field">
-              <span>Password</span>
+              <span i18n>Password</span>
               <input
                 pInputText
                 type="password"
@@ -49,7 +49,7 @@ import { sessionFeature } from '../state/session.feature';
               />
             </label>
             <label class="field">
-              <span>Once more</span>
+              <span i18n>Once more</span>
               <input
                 pInputText
                 type="password"
@@ -64,14 +64,14 @@ import { sessionFeature } from '../state/session.feature';
             @if (state.status === 'failed') {
               <iu-problem-note [problem]="state.problem" />
             }
-            <button class="button primary" [disabled]="state.status === 'loading'">
+            <button i18n class="button primary" [disabled]="state.status === 'loading'">
               Set the password and sign in
             </button>
           </form>
         } @else if (gone(); as words) {
-          <h1 id="title">This invitation is over</h1>
+          <h1 i18n id="title">This invitation is over</h1>
           <p>{{ words }}</p>
-          <a class="button" routerLink="/sign-in">To the sign-in</a>
+          <a i18n class="button" routerLink="/sign-in">To the sign-in</a>
         }
       </section>
     </main>
@@ -102,7 +102,7 @@ export class WelcomePage {
   private goneWords(error: unknown): string {
     const problem = problemOf(error);
     return ['notFound', 'badRequest'].includes(problem.code)
-      ? 'It was taken up already, or is older than a week. Ask an administrator of your practice for another.'
+      ? $localize`It was taken up already, or is older than a week. Ask an administrator of your practice for another.`
       : problemWords(problem);
   }
 
@@ -110,10 +110,10 @@ export class WelcomePage {
     const { wanted, again } = this.form.getRawValue();
     this.wrong.set(
       wanted.length < this.least
-        ? `The password has ${wanted.length} characters; at least ${this.least} are asked for.`
+        ? $localize`The password has ${wanted.length} characters; at least ${this.least} are asked for.`
         : wanted === again
           ? null
-          : 'The two are not the same. Type the password once more.',
+          : $localize`The two are not the same. Type the password once more.`,
     );
     if (this.wrong() !== null) return;
     const request = { token: this.token, wanted };

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { ConnectionService, type Trouble } from '../api/connection.service';
 
 const WORDS: Readonly<Record<Trouble, string>> = {
-  unreachable: 'The server cannot be reached.',
-  unavailable: 'The server cannot reach its database.',
-  busy: 'The server is busy with others.',
+  unreachable: $localize`The server cannot be reached.`,
+  unavailable: $localize`The server cannot reach its database.`,
+  busy: $localize`The server is busy with others.`,
 };
 
 /** Says, above everything, that requests wait for the server to come back. */
@@ -13,7 +13,9 @@ const WORDS: Readonly<Record<Trouble, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (words(); as said) {
-      <p role="status">{{ said }} Trying again by itself; what you did here is kept until then.</p>
+      <p i18n role="status">
+        {{ said }} Trying again by itself; what you did here is kept until then.
+      </p>
     }
   `,
   styles: `

@@ -17,10 +17,10 @@ import { SECTION_WORDS, TOTAL_WORDS } from '../words/statement-words';
       }
       <thead>
         <tr>
-          <th scope="col">Line</th>
-          <th scope="col">Before</th>
-          <th scope="col">After</th>
-          <th scope="col">By</th>
+          <th i18n scope="col">Line</th>
+          <th i18n scope="col">Before</th>
+          <th i18n scope="col">After</th>
+          <th i18n scope="col">By</th>
         </tr>
       </thead>
       <tbody>

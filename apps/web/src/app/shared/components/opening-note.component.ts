@@ -17,14 +17,14 @@ const LISTED = 500;
     <ng-content />
     @if (lines().length > 0) {
       <details [open]="unfolded()">
-        <summary>Account by account</summary>
+        <summary i18n>Account by account</summary>
         <table>
           <thead>
             <tr>
-              <th scope="col">Account</th>
-              <th scope="col" class="amount">In the books</th>
-              <th scope="col" class="amount">In the list</th>
-              <th scope="col" class="amount">To be posted</th>
+              <th i18n scope="col">Account</th>
+              <th i18n scope="col" class="amount">In the books</th>
+              <th i18n scope="col" class="amount">In the list</th>
+              <th i18n scope="col" class="amount">To be posted</th>
             </tr>
           </thead>
           <tbody>
@@ -47,7 +47,7 @@ const LISTED = 500;
           </tbody>
         </table>
         @if (unlisted() > 0) {
-          <p class="muted">and {{ unlisted() }} more</p>
+          <p i18n class="muted">and {{ unlisted() }} more</p>
         }
       </details>
     }

@@ -41,6 +41,9 @@ interface Choice extends PickOption {
       [forceSelection]="true"
       [completeOnFocus]="false"
       [dropdown]="true"
+      dropdownAriaLabel="All of {{ label() }}"
+      i18n-dropdownAriaLabel
+      [pt]="button"
       [delay]="0"
       [minQueryLength]="0"
       [ariaLabel]="label()"
@@ -49,6 +52,7 @@ interface Choice extends PickOption {
       (onBlur)="left.emit()"
       appendTo="body"
       scrollHeight="260px"
+      i18n-emptyMessage
       emptyMessage="Nothing here is called that."
     />
   `,
@@ -64,6 +68,8 @@ export class PickComponent extends ChoiceBase<Choice> {
   readonly chosen = output<string>();
   readonly left = output();
 
+  /** The keyboard opens the list from the field; the button is the mouse's. */
+  protected readonly button = { dropdown: { tabindex: -1 } };
   protected readonly autoComplete = viewChild.required<AutoComplete>('list');
   private readonly all = computed<readonly Choice[]>(() =>
     this.options().map((option) => ({ ...option, key: findKey(option.words) })),

@@ -10,7 +10,7 @@ import { ProblemNoteComponent } from './problem-note.component';
   template: `
     @if (of().problem(); as found) {
       <iu-problem-note [problem]="found" />
-      <button class="button small" type="button" (click)="of().again()">Try again</button>
+      <button i18n class="button small" type="button" (click)="of().again()">Try again</button>
     } @else if (of().loading() && of().value() === null) {
       <p class="muted" role="status">{{ waiting() }}</p>
     }

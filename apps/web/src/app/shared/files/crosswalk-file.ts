@@ -17,7 +17,7 @@ export const crosswalkFile = (
     const name = accountOf(chart, id)?.name ?? '';
     return [from ?? '', to ?? '', name, reason === null ? '' : WHY_WORDS[reason]];
   });
-  return [['Old number', 'New number', 'Name', 'Why'], ...lines]
+  return [[$localize`Old number`, $localize`New number`, $localize`Name`, $localize`Why`], ...lines]
     .map((line) => line.map(field).join(','))
     .map((line) => `${line}\r\n`)
     .join('');

@@ -9,5 +9,5 @@ export const accountWords = (
     const account = id === null || id === undefined ? undefined : knownAccount(chart, id);
     if (account !== undefined) return titleOf(account);
   }
-  return 'an account that is gone';
+  return $localize`an account that is gone`;
 };

@@ -11,21 +11,21 @@ import { namesLine } from './short-list';
 
 const parentWords = (parentId: string | null, before: Chart): string =>
   parentId === null
-    ? 'a main account'
-    : `under ${accountOf(before, parentId)?.name ?? 'another parent'}`;
+    ? $localize`a main account`
+    : `under ${accountOf(before, parentId)?.name ?? $localize`another parent`}`;
 
 const formerWords = (was: Former, before: Chart): readonly string[] => [
   ...(was.number === undefined ? [] : [was.number ?? 'unnumbered']),
   ...(was.name === undefined ? [] : [`“${was.name}”`]),
   ...(was.parentId === undefined ? [] : [parentWords(was.parentId, before)]),
   ...(was.kind === undefined || was.parentId !== undefined ? [] : [KINDS[was.kind].name]),
-  ...(was.role === undefined ? [] : [was.role === 'heading' ? 'a heading' : 'posting']),
+  ...(was.role === undefined ? [] : [was.role === 'heading' ? $localize`a heading` : 'posting']),
 ];
 
 const absorbedWords = (ids: readonly string[], before: Chart): string => {
   const [first] = ids.flatMap((id) => accountOf(before, id)?.name ?? []);
   const rest = ids.length - 1;
-  return `with ${first ?? 'others'}${rest > 0 ? ` and ${rest} more` : ''} merged in`;
+  return $localize`with ${first ?? 'others'}${rest > 0 ? $localize` and ${rest} more` : ''} merged in`;
 };
 
 const settingsWords = (names: readonly SettingName[]): string =>
@@ -41,11 +41,13 @@ export const changeWords = (change: AccountChange, before: Chart): string => {
   const former = formerWords(was, before);
   const notes = [
     ...(former.length === 0 ? [] : [`was ${former.join(', ')}`]),
-    ...(was.retiredOn === undefined ? [] : [was.retiredOn === null ? 'now retired' : 'restored']),
-    ...(was.place === undefined ? [] : ['moved among its siblings']),
-    ...(was.texts === undefined ? [] : ['texts edited']),
+    ...(was.retiredOn === undefined
+      ? []
+      : [was.retiredOn === null ? $localize`now retired` : 'restored']),
+    ...(was.place === undefined ? [] : [$localize`moved among its siblings`]),
+    ...(was.texts === undefined ? [] : [$localize`texts edited`]),
     ...(was.settings === undefined ? [] : [settingsWords(was.settings)]),
-    ...(was.splits === undefined ? [] : ['postings split']),
+    ...(was.splits === undefined ? [] : [$localize`postings split`]),
     ...(was.absorbed === undefined ? [] : [absorbedWords(was.absorbed, before)]),
   ];
   return notes.join('; ');

@@ -3,7 +3,7 @@ import { dateWords } from './period-words';
 
 /** Where entries come from, in words. */
 export const SOURCE_WORDS: Readonly<Record<EntrySource, string>> = {
-  opening: 'opening balances',
+  opening: $localize`opening balances`,
   sales: 'sales',
   purchases: 'purchases',
   bank: 'bank',
@@ -13,7 +13,7 @@ export const SOURCE_WORDS: Readonly<Record<EntrySource, string>> = {
 };
 
 const spanWords = ({ first, last }: PostingChoice): string => {
-  if (first === null) return last === null ? '' : `up to ${dateWords(last)}`;
+  if (first === null) return last === null ? '' : $localize`up to ${dateWords(last)}`;
   return last === null ? `from ${dateWords(first)}` : `${dateWords(first)} to ${dateWords(last)}`;
 };
 
@@ -23,8 +23,9 @@ const valueWords = ({ value }: PostingChoice, charts: readonly Chart[]): string 
     .flatMap(({ settings }) => settings.dimensions)
     .find(({ id }) => id === value.dimensionId);
   const name = dimension?.values.find(({ id }) => id === value.valueId)?.name;
-  if (value.valueId === null) return `without ${dimension?.name.toLowerCase() ?? 'a dimension'}`;
-  return `of ${dimension?.name.toLowerCase() ?? 'a dimension'} ${name ?? 'that is gone'}`;
+  if (value.valueId === null)
+    return `without ${dimension?.name.toLowerCase() ?? $localize`a dimension`}`;
+  return `of ${dimension?.name.toLowerCase() ?? $localize`a dimension`} ${name ?? $localize`that is gone`}`;
 };
 
 /** Which postings are chosen: “from sales, with “labels”, 1 July to 30 September 2026”. */
@@ -32,10 +33,10 @@ export const choiceWords = (choice: PostingChoice, ...charts: readonly Chart[]):
   const parts = [
     choice.sources.length === 0
       ? ''
-      : `from ${choice.sources.map((one) => SOURCE_WORDS[one]).join(' and ')}`,
-    choice.words.trim() === '' ? '' : `with “${choice.words.trim()}”`,
+      : `from ${choice.sources.map((one) => SOURCE_WORDS[one]).join($localize` and `)}`,
+    choice.words.trim() === '' ? '' : $localize`with “${choice.words.trim()}”`,
     valueWords(choice, charts),
     spanWords(choice),
   ].filter((part) => part !== '');
-  return parts.length === 0 ? 'all postings' : `postings ${parts.join(', ')}`;
+  return parts.length === 0 ? $localize`all postings` : `postings ${parts.join(', ')}`;
 };

@@ -10,11 +10,12 @@ const formName = (client: Pick<ClientChange, 'legalForm' | 'country'>): string |
 const returnWords = (before: ClientChange, after: ClientChange): readonly string[] => {
   const [was, now] = [formName(before), formName(after)];
   if (was === now) return [];
-  const sleep = was === null ? '' : ` Lines chosen for ${was} stay with their accounts and wait.`;
+  const sleep =
+    was === null ? '' : $localize` Lines chosen for ${was} stay with their accounts and wait.`;
   return now === null
-    ? [`No return form is known for it any more.${sleep}`]
+    ? [$localize`No return form is known for it any more.${sleep}`]
     : [
-        `Its return is ${now} from now on; accounts land on the lines that are usual there.${sleep}`,
+        $localize`Its return is ${now} from now on; accounts land on the lines that are usual there.${sleep}`,
       ];
 };
 
@@ -22,22 +23,24 @@ const formWords = (before: ClientChange, after: ClientChange): readonly string[]
   before.legalForm === after.legalForm
     ? []
     : [
-        'The chart keeps the equity accounts that it has. Those of the new form are offered under Start a chart.',
+        $localize`The chart keeps the equity accounts that it has. Those of the new form are offered under Start a chart.`,
       ];
 
 const yearWords = (before: ClientChange, after: ClientChange): readonly string[] => {
   if (before.fiscalYearStart === after.fiscalYearStart) return [];
   const month = MONTH_NAMES[after.fiscalYearStart - 1] ?? '';
   return [
-    `Years begin in ${month} from now on: net income and retained earnings are counted anew, for past years too. Nothing that was posted changes.`,
-    `Budgets by month keep their twelve amounts; the first is that of ${month}.`,
+    $localize`Years begin in ${month} from now on: net income and retained earnings are counted anew, for past years too. Nothing that was posted changes.`,
+    $localize`Budgets by month keep their twelve amounts; the first is that of ${month}.`,
   ];
 };
 
 const tradeWords = (before: ClientChange, after: ClientChange): readonly string[] =>
   before.industry === after.industry
     ? []
-    : ['Another trade changes what is offered under Start a chart, and nothing in the chart.'];
+    : [
+        $localize`Another trade changes what is offered under Start a chart, and nothing in the chart.`,
+      ];
 
 /** What it does when a client becomes another: to its return, its chart and its amounts. A name alone does nothing. */
 export const clientChangeWords = (before: ClientChange, after: ClientChange): readonly string[] => [

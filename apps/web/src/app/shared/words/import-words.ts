@@ -29,79 +29,80 @@ const MEGABYTE = 1024 * 1024;
 export const fileProblemWords = (problem: FileProblem): string => {
   switch (problem.code) {
     case 'tooLarge':
-      return `The file is larger than ${LIMITS.bytes / MEGABYTE} MB. A list of accounts never is: leave out what else it holds.`;
+      return $localize`The file is larger than ${LIMITS.bytes / MEGABYTE} MB. A list of accounts never is: leave out what else it holds.`;
     case 'unpacksTooLarge':
-      return `The workbook unpacks to more than ${LIMITS.unpackedBytes / MEGABYTE} MB. Save the sheet with the accounts alone, or as CSV.`;
+      return $localize`The workbook unpacks to more than ${LIMITS.unpackedBytes / MEGABYTE} MB. Save the sheet with the accounts alone, or as CSV.`;
     case 'empty':
-      return 'There is nothing in this file. Choose the one with the accounts.';
+      return $localize`There is nothing in this file. Choose the one with the accounts.`;
     case 'notText':
-      return 'This is neither text nor a workbook. Save the list as CSV or xlsx.';
+      return $localize`This is neither text nor a workbook. Save the list as CSV or xlsx.`;
     case 'damaged':
-      return 'The file is damaged, or not what its first bytes say. Save it anew and try again.';
+      return $localize`The file is damaged, or not what its first bytes say. Save it anew and try again.`;
     case 'oldWorkbook':
-      return 'This is a workbook of the old binary format, or one with a password. Save it as xlsx without a password.';
+      return $localize`This is a workbook of the old binary format, or one with a password. Save it as xlsx without a password.`;
     case 'xmlEntities':
-      return 'The file defines XML entities, which no list of accounts needs. It was not opened.';
+      return $localize`The file defines XML entities, which no list of accounts needs. It was not opened.`;
     case 'unknownXml':
-      return 'This XML is no standard audit file with general ledger accounts.';
+      return $localize`This XML is no standard audit file with general ledger accounts.`;
     case 'jsonList':
-      return 'This JSON is a bare list, not a chart that was taken out here. Save it as CSV or xlsx.';
+      return $localize`This JSON is a bare list, not a chart that was taken out here. Save it as CSV or xlsx.`;
     case 'unknownJson':
-      return 'This JSON is no chart that was taken out here.';
+      return $localize`This JSON is no chart that was taken out here.`;
     case 'tooManyRows':
-      return `The list has ${problem.rows} rows; ${LIMITS.rows} can be read at once. Split it.`;
+      return $localize`The list has ${problem.rows} rows; ${LIMITS.rows} can be read at once. Split it.`;
     case 'tooManyColumns':
-      return `Line ${problem.line} has more than ${LIMITS.columns} columns. Is it really a list of accounts?`;
+      return $localize`Line ${problem.line} has more than ${LIMITS.columns} columns. Is it really a list of accounts?`;
     case 'cellTooLong':
-      return `Line ${problem.line} has a cell of more than ${LIMITS.cell} characters. Shorten it.`;
+      return $localize`Line ${problem.line} has a cell of more than ${LIMITS.cell} characters. Shorten it.`;
     case 'unclosedQuote':
-      return `A quote on line ${problem.line} is never closed. Close it, or take it out.`;
+      return $localize`A quote on line ${problem.line} is never closed. Close it, or take it out.`;
   }
 };
 
 /** What each use of a column is called. */
 export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
-  number: 'Number',
-  name: 'Name',
-  numberAndName: 'Number and name',
-  parent: 'Parent',
-  level: 'Level',
+  number: $localize`Number`,
+  name: $localize`Name`,
+  numberAndName: $localize`Number and name`,
+  parent: $localize`Parent`,
+  level: $localize`Level`,
   type: 'Kind or type',
-  finerType: 'Finer type',
-  role: 'Heading or posting',
-  shortLabel: 'Short label',
-  guidance: 'Guidance',
-  notes: 'Notes',
-  retired: 'Retired, or status',
-  balance: 'Balance',
-  debit: 'Debit',
-  credit: 'Credit',
-  budget: 'Yearly budget',
+  finerType: $localize`Finer type`,
+  role: $localize`Heading or posting`,
+  shortLabel: $localize`Short label`,
+  guidance: $localize`Guidance`,
+  notes: $localize`Notes`,
+  retired: $localize`Retired, or status`,
+  balance: $localize`Balance`,
+  debit: $localize`Debit`,
+  credit: $localize`Credit`,
+  budget: $localize`Yearly budget`,
 };
 
 /** From what the tree of a list is found. */
 export const TREE_SOURCE_WORDS: Readonly<Record<TreeSource, string>> = {
-  parent: 'its parent column',
+  parent: $localize`its parent column`,
   path: 'paths in the names',
-  level: 'its level column',
-  indent: 'how names are indented',
-  totals: 'headings and their totals',
-  digits: 'leading digits',
-  flat: 'nothing: one flat list',
+  level: $localize`its level column`,
+  indent: $localize`how names are indented`,
+  totals: $localize`headings and their totals`,
+  digits: $localize`leading digits`,
+  flat: $localize`nothing: one flat list`,
 };
 
 const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) => string>> = {
-  nameMissing: () => 'The name is empty. Type one, or leave the line out.',
+  nameMissing: () => $localize`The name is empty. Type one, or leave the line out.`,
   textTooLong: ({ use, text }) =>
-    `${COLUMN_USE_WORDS[use]} has ${text.length} characters; ${TEXT_LIMITS[use as keyof typeof TEXT_LIMITS]} fit.`,
+    $localize`${COLUMN_USE_WORDS[use]} has ${text.length} characters; ${TEXT_LIMITS[use as keyof typeof TEXT_LIMITS]} fit.`,
   numberMalformed: ({ text }) =>
-    `“${text}” is no account number: letters, digits, and . - / between, at most ${NUMBER_LIMIT}.`,
+    $localize`“${text}” is no account number: letters, digits, and . - / between, at most ${NUMBER_LIMIT}.`,
   numberRepeated: ({ text, otherLine }) =>
-    `Line ${otherLine} has number ${text} already. Type another, or leave one of them out.`,
-  levelMalformed: ({ text }) => `“${text}” is no level. Levels are whole numbers.`,
+    $localize`Line ${otherLine} has number ${text} already. Type another, or leave one of them out.`,
+  levelMalformed: ({ text }) => $localize`“${text}” is no level. Levels are whole numbers.`,
   amountMalformed: ({ use, text }) =>
-    `${COLUMN_USE_WORDS[use]}: “${text}” is no amount with the decimals of the currency.`,
-  statusMalformed: ({ text }) => `“${text}” is neither a date (2026-12-31) nor active or inactive.`,
+    $localize`${COLUMN_USE_WORDS[use]}:use:: “${text}” is no amount with the decimals of the currency.`,
+  statusMalformed: ({ text }) =>
+    $localize`“${text}” is neither a date (2026-12-31) nor active or inactive.`,
 };
 
 /** Why a row cannot become, or change, an account, and what would do. */
@@ -111,20 +112,20 @@ export const importProblemWords = (
 ): string => {
   switch (problem.rule) {
     case 'parentUnknown':
-      return `Its parent “${problem.text}” is not in the list. Correct it, or let the account stand alone.`;
+      return $localize`Its parent “${problem.text}” is not in the list. Correct it, or let the account stand alone.`;
     case 'parentCircle':
-      return `Its parent “${problem.text}” leads back to this line. Correct it, or let the account stand alone.`;
+      return $localize`Its parent “${problem.text}” leads back to this line. Correct it, or let the account stand alone.`;
     case 'parentWrong':
-      return `Waits for line ${problem.line}, under which it stands: that one is no account yet.`;
+      return $localize`Waits for line ${problem.line}, under which it stands: that one is no account yet.`;
     case 'elementDiffers':
-      return `Its kind belongs to another element than “${problem.parent}” above it. Choose another kind, or let it stand alone.`;
+      return $localize`Its kind belongs to another element than “${problem.parent}” above it. Choose another kind, or let it stand alone.`;
     case 'noNumber':
       return outlineProblemWords({ code: 'noNumber', why: problem.why }, chart);
     case 'refused': {
       const { otherId, code } = problem.refusal;
       const title = accountOf(chart, otherId ?? '') ? undefined : titles.get(otherId ?? '');
       return code === 'nameTaken' && title !== undefined
-        ? `This list adds ${title} as well, which has the same name. Add a word that tells them apart.`
+        ? $localize`This list adds ${title} as well, which has the same name. Add a word that tells them apart.`
         : refusalWords(problem.refusal, chart);
     }
     default:
@@ -136,9 +137,9 @@ export const importProblemWords = (
 export const kindReasonWords = (reason: KindReason): string => {
   switch (reason.type) {
     case 'chosen':
-      return 'your choice';
+      return $localize`your choice`;
     case 'account':
-      return 'as it is';
+      return $localize`as it is`;
     default:
       return reasonWords(reason);
   }
@@ -150,7 +151,7 @@ const FIELD_WORDS: Readonly<Record<ImportChange['field'], string>> = {
   parent: 'parent',
   kind: 'kind',
   role: 'role',
-  shortLabel: 'short label',
+  shortLabel: $localize`short label`,
   guidance: 'guidance',
   notes: 'notes',
   retired: 'retired',
@@ -187,16 +188,16 @@ export const importChangeWords = (change: ImportChange, context: ChangeContext):
 };
 
 const STATUS_WORDS: Readonly<Record<ImportRow['status'], string>> = {
-  same: 'The same',
-  changed: 'Changed',
-  new: 'New',
-  merged: 'Merged before; stays so',
-  band: 'Names an element; no account',
-  question: 'Waits for your answer',
-  waiting: 'Waits for another line',
-  wrong: 'Left out',
-  leftOut: 'Left out by you',
-  total: 'A total; no account',
+  same: $localize`The same`,
+  changed: $localize`Changed`,
+  new: $localize`New`,
+  merged: $localize`Merged before; stays so`,
+  band: $localize`Names an element; no account`,
+  question: $localize`Waits for your answer`,
+  waiting: $localize`Waits for another line`,
+  wrong: $localize`Left out`,
+  leftOut: $localize`Left out by you`,
+  total: $localize`A total; no account`,
 };
 
 /** What becomes of a row, in a line. */
@@ -206,7 +207,7 @@ export const rowWords = (row: ImportRow, context: ChangeContext): string => {
   if (row.question !== null) return questionWords(row, row.question, context.chart);
   if (row.status === 'changed')
     return row.changes.map((change) => importChangeWords(change, context)).join('; ');
-  return row.made ? 'New heading, named by paths' : STATUS_WORDS[row.status];
+  return row.made ? $localize`New heading, named by paths` : STATUS_WORDS[row.status];
 };
 
 /** What is asked about a row. */
@@ -217,31 +218,31 @@ export const questionWords = (
 ): string => {
   const other = accountWords(question.accountId, chart);
   return question.type === 'numberMeansOther'
-    ? `Number ${entry.number ?? ''} is ${other} in the chart. Is this the same account?`
-    : `Is this ${other}?`;
+    ? $localize`Number ${entry.number ?? ''} is ${other} in the chart. Is this the same account?`
+    : $localize`Is this ${other}?`;
 };
 
 /** What becomes of the numbers that stand for other accounts in the chart, under each rule. */
 export const CLASH_WORDS: Readonly<Record<ClashRule | 'each', string>> = {
-  each: 'Ask me about each',
-  chart: 'The chart keeps its numbers; these accounts get others',
-  list: 'The list keeps its numbers; the chart’s accounts get others',
-  replace: 'The list takes the place of the chart',
+  each: $localize`Ask me about each`,
+  chart: $localize`The chart keeps its numbers; these accounts get others`,
+  list: $localize`The list keeps its numbers; the chart’s accounts get others`,
+  replace: $localize`The list takes the place of the chart`,
 };
 
 /** Why a balance of the list stays out. */
 export const unplacedWords = ({ line, name, why }: UnplacedBalance, amount: string): string => {
-  const title = `Line ${line}, ${name || 'without a name'}, ${amount}:`;
+  const title = $localize`Line ${line}, ${name || $localize`without a name`}, ${amount}:amount::`;
   switch (why) {
     case 'heading':
-      return `${title} a heading, and not what stands below it.`;
+      return $localize`${title} a heading, and not what stands below it.`;
     case 'question':
-      return `${title} waits for your answer.`;
+      return $localize`${title} waits for your answer.`;
     case 'waiting':
-      return `${title} waits for the line under which it stands.`;
+      return $localize`${title} waits for the line under which it stands.`;
     case 'wrong':
-      return `${title} cannot become an account as it is.`;
+      return $localize`${title} cannot become an account as it is.`;
     case 'leftOut':
-      return `${title} left out by you.`;
+      return $localize`${title} left out by you.`;
   }
 };

@@ -1,3 +1,4 @@
+import { counted } from './counted';
 import {
   blockWidth,
   elementOfRange,
@@ -16,21 +17,21 @@ import { ELEMENT_WORDS } from './statement-words';
 
 /** Why a number changes, as it stands in a crosswalk and beside a number that does not fit. */
 export const WHY_WORDS: Readonly<Record<WhyChanged, string>> = {
-  noNumber: 'has no number',
-  malformed: 'not of the plan’s shape',
-  outOfRange: 'outside the range of its kind',
-  notUnderParent: 'not under its parent’s digits',
-  parentMoves: 'follows its parent',
-  subAccountsElsewhere: 'its sub-accounts stand elsewhere',
-  outOfOrder: 'out of order',
-  makesRoom: 'makes room for a neighbour',
-  asAsked: 'as asked',
+  noNumber: $localize`has no number`,
+  malformed: $localize`not of the plan’s shape`,
+  outOfRange: $localize`outside the range of its kind`,
+  notUnderParent: $localize`not under its parent’s digits`,
+  parentMoves: $localize`follows its parent`,
+  subAccountsElsewhere: $localize`its sub-accounts stand elsewhere`,
+  outOfOrder: $localize`out of order`,
+  makesRoom: $localize`makes room for a neighbour`,
+  asAsked: $localize`as asked`,
 };
 
 const WHY_UNPLACED: Readonly<Record<Unplaced['why'], string>> = {
-  tooDeep: 'stands on a level for which the plan has no digits',
-  noRoom: 'has no room: there are more accounts than numbers',
-  noRange: 'is of a kind that has no range',
+  tooDeep: $localize`stands on a level for which the plan has no digits`,
+  noRoom: $localize`has no room: there are more accounts than numbers`,
+  noRange: $localize`is of a kind that has no range`,
 };
 
 /** Accounts without a number in the plan, in one sentence; empty when there is none. */
@@ -39,8 +40,13 @@ export const unplacedWords = (unplaced: readonly Unplaced[], chart: Chart): stri
   if (first === undefined) return '';
   const rest = unplaced.length - 1;
   const others =
-    rest === 0 ? '' : ` So it is with ${rest} more ${rest === 1 ? 'account' : 'accounts'}.`;
-  return `${accountWords(first.id, chart)} ${WHY_UNPLACED[first.why]}; its number stays.${others} More digits, or other digits by level, make room.`;
+    rest === 0
+      ? ''
+      : counted(rest, {
+          one: $localize` So it is with # more account.`,
+          other: $localize` So it is with # more accounts.`,
+        });
+  return $localize`${accountWords(first.id, chart)} ${WHY_UNPLACED[first.why]}; its number stays.${others} More digits, or other digits by level, make room.`;
 };
 
 const rangeName = (plan: NumberPlan, index: number): string => {
@@ -52,31 +58,31 @@ const rangeName = (plan: NumberPlan, index: number): string => {
 export const planProblemWords = (problem: PlanProblem, plan: NumberPlan): string => {
   switch (problem.code) {
     case 'digitsOutOfBounds':
-      return `Digits: ${PLAN_DIGITS.least} to ${PLAN_DIGITS.most} are possible.`;
+      return $localize`Digits: ${PLAN_DIGITS.least} to ${PLAN_DIGITS.most} are possible.`;
     case 'levelsDoNotAddUp':
-      return `Digits by level must be whole and add up to ${plan.digits}, as 2 1 1 does for 4.`;
+      return $localize`Digits by level must be whole and add up to ${plan.digits}, as 2 1 1 does for 4.`;
     case 'stepNotPositive':
-      return 'Step: a whole number from 1 on.';
+      return $localize`Step: a whole number from 1 on.`;
     case 'rangeOutsideDigits':
-      return `${rangeName(plan, problem.index)} goes beyond ${plan.digits} digits.`;
+      return $localize`${rangeName(plan, problem.index)} goes beyond ${plan.digits} digits.`;
     case 'rangeUpsideDown':
-      return `${rangeName(plan, problem.index)} ends before it begins.`;
+      return $localize`${rangeName(plan, problem.index)} ends before it begins.`;
     case 'rangesOverlap':
-      return `${rangeName(plan, problem.index)} and ${rangeName(plan, problem.other)} overlap: end one before the other begins.`;
+      return $localize`${rangeName(plan, problem.index)} and ${rangeName(plan, problem.other)} overlap: end one before the other begins.`;
     case 'kindInTwoRanges':
-      return `${KINDS[problem.kind].name} stands in two ranges: leave it in one.`;
+      return $localize`${KINDS[problem.kind].name} stands in two ranges: leave it in one.`;
     case 'kindWithoutRange':
-      return `${KINDS[problem.kind].name} has no range: add it to one.`;
+      return $localize`${KINDS[problem.kind].name} has no range: add it to one.`;
     case 'rangeWithoutName':
-      return `Range ${problem.index + 1} has no name.`;
+      return $localize`Range ${problem.index + 1} has no name.`;
     case 'segmentWithoutName':
-      return `Segment ${problem.index + 1} has no name: location, department …`;
+      return $localize`Segment ${problem.index + 1} has no name: location, department …`;
     case 'segmentWidth':
-      return `Segment ${problem.index + 1}: values of 1 to 6 characters are possible.`;
+      return $localize`Segment ${problem.index + 1}:index:: values of 1 to 6 characters are possible.`;
     case 'segmentValue':
-      return `Segment ${problem.index + 1}: every value needs the same number of letters or digits.`;
+      return $localize`Segment ${problem.index + 1}:index:: every value needs the same number of letters or digits.`;
     case 'separatorMalformed':
-      return 'The separator is one of - . /';
+      return $localize`The separator is one of - . /`;
   }
 };
 
@@ -84,7 +90,7 @@ export const planProblemWords = (problem: PlanProblem, plan: NumberPlan): string
 export const rangeKindWords = (range: NumberRange): string => {
   const { kinds } = range;
   const element = elementOfRange(range);
-  if (kinds.length === 0) return 'No kinds';
+  if (kinds.length === 0) return $localize`No kinds`;
   if (element !== null && kindsOfElement(element).length === kinds.length)
     return kinds.length === 1
       ? KINDS[kinds[0] ?? 'bank'].name
@@ -103,3 +109,10 @@ export const levelsExample = (plan: NumberPlan): string => {
   });
   return numbers.map((number) => String(number).padStart(plan.digits, '0')).join(', ');
 };
+
+/** What is wrong with an account's number, by the chart's plan. */
+export const misfitWords = (number: string, why: WhyChanged): string =>
+  $localize`${number} is ${WHY_WORDS[why]}`;
+
+/** What a row's triangle does. */
+export const FOLD_WORDS = { open: $localize`Open`, close: $localize`Close` } as const;

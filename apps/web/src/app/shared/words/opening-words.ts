@@ -12,12 +12,13 @@ import {
   type PlannedOpening,
 } from '@iunctus/core';
 import { longMonth } from './period-words';
+import { counted } from './counted';
 
 const WHY: Readonly<Record<OpeningPlan['refused'][number]['why'], string>> = {
-  gone: 'is not in the chart as proposed',
-  heading: 'is a heading',
-  retired: 'is retired',
-  wantsDimension: 'demands a dimension value and has none by default',
+  gone: $localize`is not in the chart as proposed`,
+  heading: $localize`is a heading`,
+  retired: $localize`is retired`,
+  wantsDimension: $localize`demands a dimension value and has none by default`,
 };
 
 /** Refusals that are listed one by one. */
@@ -32,7 +33,7 @@ export const callerIn =
   (id) => {
     const found = charts.map((chart) => accountOf(chart, id) ?? knownAccount(chart, id));
     const account = found.find((one) => one !== undefined);
-    return account === undefined ? 'An account of the list' : titleOf(account);
+    return account === undefined ? $localize`An account of the list` : titleOf(account);
   };
 
 /** What listed balances will be posted as, in a sentence. */
@@ -41,18 +42,18 @@ export const openingWords = (
   currency: string,
   called: Caller,
 ): string => {
-  const when = `at the end of ${longMonth(opening.last)}, from ${opening.list}`;
+  const when = $localize`at the end of ${longMonth(opening.last)}, from ${opening.list}`;
   const count = plan.lines.length;
   if (count === 0 && plan.refused.length === 0)
-    return `Opening balances ${when}: the books have them already.`;
-  const accounts = `${count} ${count === 1 ? 'account' : 'accounts'}`;
-  if (!isPostable(plan)) return `Opening balances ${when}: ${accounts}.`;
+    return $localize`Opening balances ${when}:when:: the books have them already.`;
+  const accounts = counted(count, { one: $localize`# account`, other: $localize`# accounts` });
+  if (!isPostable(plan)) return $localize`Opening balances ${when}:when:: ${accounts}.`;
   const amount = formatAmount(sidesOf(entryOf(plan)).debit, { currency, zero: '0' });
   const open =
     plan.difference === 0 || plan.equityId === null
       ? ''
-      : `, of which ${formatAmount(Math.abs(plan.difference), { currency })} goes to ${called(plan.equityId)}`;
-  return `Opening balances ${when}: ${accounts}, ${amount} on each side${open}.`;
+      : $localize`, of which ${formatAmount(Math.abs(plan.difference), { currency })} goes to ${called(plan.equityId)}`;
+  return $localize`Opening balances ${when}:when:: ${accounts}, ${amount} on each side${open}.`;
 };
 
 /** Why listed balances cannot be posted; empty when they can. */
@@ -64,14 +65,15 @@ export const openingProblems = (
   const named = refused
     .slice(0, LISTED)
     .map(
-      ({ accountId, why }) => `${called(accountId)} ${WHY[why]}, so nothing can be posted to it.`,
+      ({ accountId, why }) =>
+        $localize`${called(accountId)} ${WHY[why]}, so nothing can be posted to it.`,
     );
   const more = refused.length - named.length;
-  const unnamed = more > 0 ? [`${more} more accounts take no postings.`] : [];
+  const unnamed = more > 0 ? [$localize`${more} more accounts take no postings.`] : [];
   const homeless =
     lines.length > 0 && difference !== 0 && equityId === null
       ? [
-          `The balances leave ${formatAmount(Math.abs(difference), { currency })} open, and no account is of the kind Opening balance equity to take it.`,
+          $localize`The balances leave ${formatAmount(Math.abs(difference), { currency })} open, and no account is of the kind Opening balance equity to take it.`,
         ]
       : [];
   return [...named, ...unnamed, ...homeless];

@@ -18,20 +18,20 @@ const FIELD_WORDS = {
   name: 'renamed',
   guidance: 'guidance',
   notes: 'notes',
-  shortLabel: 'short label',
+  shortLabel: $localize`short label`,
 } as const;
 
 const under = (parentId: string | null, charts: readonly Chart[]): string =>
-  parentId === null ? 'as a main account' : `under ${accountWords(parentId, ...charts)}`;
+  parentId === null ? $localize`as a main account` : `under ${accountWords(parentId, ...charts)}`;
 
 const fieldWords = (operation: OperationOf<'editField'>, charts: readonly Chart[]): string => {
   const own = accountWords(operation.id, ...charts);
   if (operation.field === 'name') {
     const former = charts.map((chart) => accountOf(chart, operation.id)?.name);
     const was = former.find((name) => name !== undefined && name !== operation.value);
-    return `${was ?? own} renamed “${operation.value}”`;
+    return $localize`${was ?? own} renamed “${operation.value}”`;
   }
-  return `${own}: ${FIELD_WORDS[operation.field]} ${operation.value === '' ? 'emptied' : `set to “${operation.value}”`}`;
+  return `${own}: ${FIELD_WORDS[operation.field]} ${operation.value === '' ? 'emptied' : $localize`set to “${operation.value}”`}`;
 };
 
 const renumberWords = (numbers: readonly NumberGiven[], charts: readonly Chart[]): string => {
@@ -39,9 +39,9 @@ const renumberWords = (numbers: readonly NumberGiven[], charts: readonly Chart[]
   const example =
     first === undefined
       ? ''
-      : `: ${accountWords(first.id, ...charts)} becomes ${first.number ?? '(no number)'}`;
-  if (numbers.length === 1) return `1 account renumbered${example}`;
-  return `${numbers.length} accounts renumbered${example}, and so on`;
+      : `: ${$localize`${accountWords(first.id, ...charts)} becomes ${first.number ?? $localize`(no number)`}`}`;
+  if (numbers.length === 1) return $localize`1 account renumbered${example}`;
+  return $localize`${numbers.length} accounts renumbered${example}, and so on`;
 };
 
 const dimensionWords = (
@@ -49,10 +49,10 @@ const dimensionWords = (
   charts: readonly Chart[],
 ): string => {
   const known = charts.flatMap(({ settings }) => settings.dimensions).find((one) => one.id === id);
-  if (dimension === null) return `Dimension ${known?.name ?? ''} removed`;
+  if (dimension === null) return $localize`Dimension ${known?.name ?? ''} removed`;
   const values = dimension.values.map(({ name }) => name);
-  const words = values.length === 0 ? 'no values yet' : namesLine(values, 4);
-  return `Dimension ${dimension.name} with ${words}`;
+  const words = values.length === 0 ? $localize`no values yet` : namesLine(values, 4);
+  return $localize`Dimension ${dimension.name} with ${words}`;
 };
 
 const splitWords = (
@@ -62,8 +62,8 @@ const splitWords = (
   const [from, into] = [split.from, split.into].map((id) => accountWords(id, ...charts));
   const what = choiceWords(split.choice, ...charts);
   return type === 'split'
-    ? `${from} split: ${what} count with ${into}`
-    : `Split of ${from} into ${into} taken back`;
+    ? $localize`${from} split: ${what} count with ${into}`
+    : $localize`Split of ${from} into ${into} taken back`;
 };
 
 type Words<T extends OperationType> = (
@@ -81,24 +81,24 @@ const ofAccount =
 
 const WORDS: { readonly [T in OperationType]: Words<T> } = {
   addAccount: ({ account, parentId }, charts) =>
-    `${titleOf(account)} added ${under(parentId, charts)}, kind ${KINDS[account.kind].name}`,
-  deleteAccount: ofAccount(() => ' deleted'),
+    $localize`${titleOf(account)} added ${under(parentId, charts)}, kind ${KINDS[account.kind].name}`,
+  deleteAccount: ofAccount(() => $localize` deleted`),
   editField: fieldWords,
   renumber: ofAccount<'renumber'>(({ number }) => ` renumbered ${number ?? '(no number)'}`),
   renumberMany: ({ numbers }, charts) => renumberWords(numbers, charts),
   setPlan: ({ plan, numbered }) =>
-    `Number plan of ${plan.digits} digits${numbered ? '' : ', numbers not required'}`,
+    $localize`Number plan of ${plan.digits} digits${numbered ? '' : $localize`, numbers not required`}`,
   moveNode: ofAccount<'moveNode'>(({ parentId }, charts) => ` moved ${under(parentId, charts)}`),
-  changeKind: ofAccount<'changeKind'>(({ kind }) => ` given the kind ${KINDS[kind].name}`),
+  changeKind: ofAccount<'changeKind'>(({ kind }) => $localize` given the kind ${KINDS[kind].name}`),
   changeRole: ofAccount<'changeRole'>(
-    ({ role }) => ` made a ${role === 'heading' ? 'heading' : 'posting account'}`,
+    ({ role }) => $localize` made a ${role === 'heading' ? 'heading' : $localize`posting account`}`,
   ),
   merge: ofAccount<'merge'>(
     ({ into, acrossKinds }, charts) =>
-      ` merged into ${accountWords(into, ...charts)}${acrossKinds ? ', across kinds' : ''}`,
+      $localize` merged into ${accountWords(into, ...charts)}${acrossKinds ? $localize`, across kinds` : ''}`,
   ),
   unmerge: ({ account, into }, charts) =>
-    `${titleOf(account)} taken out of ${accountWords(into, ...charts)} again`,
+    $localize`${titleOf(account)} taken out of ${accountWords(into, ...charts)} again`,
   split: splitWords,
   unsplit: splitWords,
   changeSetting: ofAccount<'changeSetting'>(
@@ -106,8 +106,8 @@ const WORDS: { readonly [T in OperationType]: Words<T> } = {
       `: ${SETTING_WORDS[operation.setting].toLowerCase()} ${settingValueWords(operation, charts)}`,
   ),
   setDimension: dimensionWords,
-  retire: ofAccount<'retire'>(({ on }) => ` retired from ${dateWords(on)}`),
-  restore: ofAccount(() => ' restored'),
+  retire: ofAccount<'retire'>(({ on }) => $localize` retired from ${dateWords(on)}`),
+  restore: ofAccount(() => $localize` restored`),
 };
 
 /** One operation in words; `charts` are searched in order for the accounts that it names. */

@@ -1,18 +1,18 @@
 import { ROLES, type PersonRole } from '@iunctus/core';
 
 export const ROLE_WORDS: Readonly<Record<PersonRole, string>> = {
-  administrator: 'Administrator',
-  bookkeeper: 'Bookkeeper',
-  reviewer: 'Reviewer',
-  onlooker: 'Onlooker',
+  administrator: $localize`Administrator`,
+  bookkeeper: $localize`Bookkeeper`,
+  reviewer: $localize`Reviewer`,
+  onlooker: $localize`Onlooker`,
 };
 
 /** What somebody of a role does here, in a sentence. */
 export const ROLE_SENTENCES: Readonly<Record<PersonRole, string>> = {
-  administrator: 'does everything, keeps the people and the backups',
-  bookkeeper: 'adds clients, changes charts and adopts',
-  reviewer: 'reads every client, remarks on proposals and approves them',
-  onlooker: 'sees one client, in plain words',
+  administrator: $localize`does everything, keeps the people and the backups`,
+  bookkeeper: $localize`adds clients, changes charts and adopts`,
+  reviewer: $localize`reads every client, remarks on proposals and approves them`,
+  onlooker: $localize`sees one client, in plain words`,
 };
 
 /** The roles as they are chosen from. */

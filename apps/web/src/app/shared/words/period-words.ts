@@ -1,18 +1,18 @@
 import { lastDayOf, type DateOrder, type Month, type Period, type PeriodName } from '@iunctus/core';
 
 const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
+  $localize`January`,
+  $localize`February`,
+  $localize`March`,
+  $localize`April`,
+  $localize`May`,
+  $localize`June`,
+  $localize`July`,
+  $localize`August`,
+  $localize`September`,
+  $localize`October`,
+  $localize`November`,
+  $localize`December`,
 ] as const;
 
 /** The twelve months by name, January first. */
@@ -56,18 +56,18 @@ export const writtenWhen = (when: string, order: DateOrder): string => {
 
 /** What can be typed into such a field, said where something else was. */
 export const unreadWhen = (unit: 'day' | 'month', order: DateOrder): string => {
-  if (unit === 'month') return 'Type a month, such as oct, 10/2026 or -1.';
+  if (unit === 'month') return $localize`Type a month, such as oct, 10/2026 or -1.`;
   return order === 'monthFirst'
-    ? 'Type a date, such as oct 31, 10/31 or -7.'
-    : 'Type a date, such as 31 oct, 31/10 or -7.';
+    ? $localize`Type a date, such as oct 31, 10/31 or -7.`
+    : $localize`Type a date, such as 31 oct, 31/10 or -7.`;
 };
 
 export const PERIOD_WORDS: Readonly<Record<PeriodName, string>> = {
-  yearToDate: 'Fiscal year to date',
-  lastYear: 'Last fiscal year',
-  quarter: 'Fiscal quarter to date',
-  month: 'Latest month',
-  twelveMonths: 'Last twelve months',
+  yearToDate: $localize`Fiscal year to date`,
+  lastYear: $localize`Last fiscal year`,
+  quarter: $localize`Fiscal quarter to date`,
+  month: $localize`Latest month`,
+  twelveMonths: $localize`Last twelve months`,
 };
 
 /** A moment in the reader's own time: "25 Nov 2026, 14:05". */

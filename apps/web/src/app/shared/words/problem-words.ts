@@ -1,7 +1,9 @@
 import type { ApiProblem } from '../api/problem';
 
 const waitWords = (seconds: number): string =>
-  seconds < 90 ? `in ${seconds} seconds` : `in ${Math.ceil(seconds / 60)} minutes`;
+  seconds < 90
+    ? $localize`in ${seconds} seconds`
+    : $localize`in ${Math.ceil(seconds / 60)} minutes`;
 
 /** What a failed request says to the user, and what can be done. */
 export const problemWords = (problem: ApiProblem): string => {
@@ -11,43 +13,43 @@ export const problemWords = (problem: ApiProblem): string => {
         .map(({ field, rule }) => (field === '' ? rule : `${field}: ${rule}`))
         .join('; ');
     case 'wrongSignIn':
-      return 'E-mail address and password do not fit together. Check both and try again.';
+      return $localize`E-mail address and password do not fit together. Check both and try again.`;
     case 'notSignedIn':
-      return 'You are no longer signed in. Sign in again; your proposal is kept.';
+      return $localize`You are no longer signed in. Sign in again; your proposal is kept.`;
     case 'notAllowed':
-      return 'That is not yours to do in this practice. Ask an administrator.';
+      return $localize`That is not yours to do in this practice. Ask an administrator.`;
     case 'foreignOrigin':
-      return 'The request did not come from a page of this application. Open it by its own address.';
+      return $localize`The request did not come from a page of this application. Open it by its own address.`;
     case 'emailTaken':
-      return 'Somebody has this e-mail address already. Use another one.';
+      return $localize`Somebody has this e-mail address already. Use another one.`;
     case 'lastAdministrator':
-      return 'Somebody must keep the practice. Make another person administrator first.';
+      return $localize`Somebody must keep the practice. Make another person administrator first.`;
     case 'tooManyTries':
-      return `Too many tries. The next one is looked at ${waitWords(problem.seconds)}.`;
+      return $localize`Too many tries. The next one is looked at ${waitWords(problem.seconds)}.`;
     case 'unavailable':
-      return 'The server cannot reach its database at the moment. Try again in a few seconds.';
+      return $localize`The server cannot reach its database at the moment. Try again in a few seconds.`;
     case 'busy':
-      return 'The server is busy with others. Try again in a few seconds.';
+      return $localize`The server is busy with others. Try again in a few seconds.`;
     case 'tookTooLong':
-      return 'That took longer than the server lets anything take. Nothing was changed. Do it in smaller parts.';
+      return $localize`That took longer than the server lets anything take. Nothing was changed. Do it in smaller parts.`;
     case 'notFound':
-      return 'There is nothing here, or it is not your practice’s.';
+      return $localize`There is nothing here, or it is not your practice’s.`;
     case 'nameTaken':
-      return 'This name is taken. Add a place or a year to tell them apart.';
+      return $localize`This name is taken. Add a place or a year to tell them apart.`;
     case 'tooLarge':
-      return 'That is more than the server takes at once.';
+      return $localize`That is more than the server takes at once.`;
     case 'staleProposal':
-      return 'This proposal was changed in another window.';
+      return $localize`This proposal was changed in another window.`;
     case 'staleRevision':
-      return `Revision ${problem.revision} was adopted meanwhile, and some of your changes no longer fit it.`;
+      return $localize`Revision ${problem.revision} was adopted meanwhile, and some of your changes no longer fit it.`;
     case 'refused':
-      return 'The server refused a change that breaks a rule of the chart.';
+      return $localize`The server refused a change that breaks a rule of the chart.`;
     case 'failed':
-      return `Something went wrong on our side. Nothing was changed. Quote ${problem.id.slice(0, 8)} when you report it.`;
+      return $localize`Something went wrong on our side. Nothing was changed. Quote ${problem.id.slice(0, 8)} when you report it.`;
     case 'unreachable':
-      return 'The server cannot be reached. Check that it is running, then try again.';
+      return $localize`The server cannot be reached. Check that it is running, then try again.`;
     case 'unreadable':
-      return 'The server’s answer could not be understood. Reload the page.';
+      return $localize`The server’s answer could not be understood. Reload the page.`;
     default:
       return problem satisfies never;
   }

@@ -8,15 +8,15 @@ export const proposalStateWords = ({
   readonly state: ProposalState;
   readonly reviewer: Person | null;
 }): string => {
-  const name = reviewer?.name ?? 'a colleague';
+  const name = reviewer?.name ?? $localize`a colleague`;
   switch (state) {
     case 'draft':
       return '';
     case 'handedOver':
-      return `With ${name} for review.`;
+      return $localize`With ${name} for review.`;
     case 'approved':
-      return `Approved by ${name}. Any further change makes it a draft again.`;
+      return $localize`Approved by ${name}. Any further change makes it a draft again.`;
     case 'sentBack':
-      return `Sent back by ${name}. The remarks stand beside the changes.`;
+      return $localize`Sent back by ${name}. The remarks stand beside the changes.`;
   }
 };

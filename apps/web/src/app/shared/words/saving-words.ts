@@ -24,9 +24,9 @@ export interface SavingSeen {
 
 /** Where the newest edit is: with the server, on its way, or in this browser until the server takes it. */
 export const savingWords = ({ saved, problem, waiting }: SavingSeen): string => {
-  if (saved) return 'Kept';
-  if (problem !== null && !passes(problem)) return `Not kept: ${problemWords(problem)}`;
+  if (saved) return $localize`Kept`;
+  if (problem !== null && !passes(problem)) return $localize`Not kept: ${problemWords(problem)}`;
   return problem !== null || waiting
-    ? 'Kept in this browser until the server answers'
-    : 'Keeping …';
+    ? $localize`Kept in this browser until the server answers`
+    : $localize`Keeping …`;
 };

@@ -15,52 +15,52 @@ import {
 
 /** What a setting is called. */
 export const SETTING_WORDS: Readonly<Record<SettingName, string>> = {
-  subtotal: 'Subtotal',
-  currency: 'Currency',
-  openItems: 'Open items',
-  controls: 'Control of',
-  systemPostedOnly: 'Posted by the system alone',
-  restrictedTo: 'Seen by',
-  offeredIn: 'Offered on',
-  salesTax: 'Sales tax',
-  cashFlow: 'Cash flow class',
-  returnLine: 'Return line',
-  payeeBox: 'Payee report',
-  dimensions: 'Dimensions',
-  bank: 'Bank details',
-  security: 'Security held',
-  budget: 'Budget',
-  pinned: 'Pin',
+  subtotal: $localize`Subtotal`,
+  currency: $localize`Currency`,
+  openItems: $localize`Open items`,
+  controls: $localize`Control of`,
+  systemPostedOnly: $localize`Posted by the system alone`,
+  restrictedTo: $localize`Seen by`,
+  offeredIn: $localize`Offered on`,
+  salesTax: $localize`Sales tax`,
+  cashFlow: $localize`Cash flow class`,
+  returnLine: $localize`Return line`,
+  payeeBox: $localize`Payee report`,
+  dimensions: $localize`Dimensions`,
+  bank: $localize`Bank details`,
+  security: $localize`Security held`,
+  budget: $localize`Budget`,
+  pinned: $localize`Pin`,
 };
 
 export const CASH_FLOW_WORDS = {
-  cash: 'Cash itself',
-  operating: 'Operating',
-  investing: 'Investing',
-  financing: 'Financing',
-  none: 'None',
+  cash: $localize`Cash itself`,
+  operating: $localize`Operating`,
+  investing: $localize`Investing`,
+  financing: $localize`Financing`,
+  none: $localize`None`,
 } as const;
 
 export const CONTROL_WORDS = {
-  none: 'No sub-ledger',
-  receivables: 'Receivables',
-  payables: 'Payables',
-  inventory: 'Inventory',
+  none: $localize`No sub-ledger`,
+  receivables: $localize`Receivables`,
+  payables: $localize`Payables`,
+  inventory: $localize`Inventory`,
 } as const;
 
 export const DOCUMENT_WORDS: Readonly<Record<OfferedIn, string>> = {
-  sales: 'Sales',
-  purchases: 'Purchases',
-  banking: 'Banking',
-  journals: 'Journals',
+  sales: $localize`Sales`,
+  purchases: $localize`Purchases`,
+  banking: $localize`Banking`,
+  journals: $localize`Journals`,
 };
 
 const SALES_TAX_WORDS: Readonly<Record<SalesTaxCode, string>> = {
-  standard: 'Taxed at the standard rate',
-  reduced: 'Taxed at a reduced rate',
-  zeroRated: 'Taxed at zero',
-  exempt: 'Exempt',
-  outside: 'Outside sales tax',
+  standard: $localize`Taxed at the standard rate`,
+  reduced: $localize`Taxed at a reduced rate`,
+  zeroRated: $localize`Taxed at zero`,
+  exempt: $localize`Exempt`,
+  outside: $localize`Outside sales tax`,
 };
 
 /** The sales-tax codes with their words, to choose from. */
@@ -76,8 +76,8 @@ const dimensionWords = (uses: readonly DimensionUse[], charts: readonly Chart[])
   const parts = uses.map(({ dimensionId, valueId, demanded }) => {
     const dimension = known.find(({ id }) => id === dimensionId);
     const value = dimension?.values.find(({ id }) => id === valueId)?.name;
-    const name = dimension?.name ?? 'a dimension that is gone';
-    return `${name}${value === undefined ? '' : ` ${value}`}${demanded ? ', demanded' : ''}`;
+    const name = dimension?.name ?? $localize`a dimension that is gone`;
+    return `${name}${value === undefined ? '' : ` ${value}`}${demanded ? $localize`, demanded` : ''}`;
   });
   return parts.length === 0 ? 'none' : parts.join('; ');
 };
@@ -85,7 +85,7 @@ const dimensionWords = (uses: readonly DimensionUse[], charts: readonly Chart[])
 /** What a budget comes to in a year, in words. */
 export const budgetWords = (budget: Budget, currency: string): string => {
   const total = budget.per === 'year' ? budget.amount : sum(budget.amounts);
-  return `${formatAmount(total, { currency, zero: '0.00' })} a year${budget.per === 'month' ? ', by month' : ''}`;
+  return $localize`${formatAmount(total, { currency, zero: '0.00' })} a year${budget.per === 'month' ? $localize`, by month` : ''}`;
 };
 
 /** The value of a changed setting in a few words; numbers at a bank are not said. */
@@ -94,7 +94,7 @@ export const settingValueWords = (
   charts: readonly Chart[] = [],
   currency = 'USD',
 ): string => {
-  if (operation.value === null) return 'as usual for its kind';
+  if (operation.value === null) return $localize`as usual for its kind`;
   switch (operation.setting) {
     case 'subtotal':
     case 'openItems':
@@ -106,7 +106,9 @@ export const settingValueWords = (
     case 'controls':
       return CONTROL_WORDS[operation.value].toLowerCase();
     case 'restrictedTo':
-      return operation.value.length === 1 ? '1 person' : `${operation.value.length} people`;
+      return operation.value.length === 1
+        ? $localize`1 person`
+        : `${operation.value.length} people`;
     case 'offeredIn':
       return (
         operation.value.map((one) => DOCUMENT_WORDS[one].toLowerCase()).join(', ') || 'nothing'
@@ -124,7 +126,7 @@ export const settingValueWords = (
     case 'bank':
       return operation.value.institution === '' ? 'changed' : operation.value.institution;
     case 'security':
-      return `${operation.value.units || 'no'} units of ${operation.value.symbol || 'nothing named'}`;
+      return $localize`${operation.value.units || 'no'} units of ${operation.value.symbol || $localize`nothing named`}`;
     case 'budget':
       return budgetWords(operation.value, currency);
     default:

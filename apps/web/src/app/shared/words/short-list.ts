@@ -5,10 +5,10 @@ const SHOWN = 8;
 export const shortList = (lines: readonly string[]): readonly string[] =>
   lines.length <= SHOWN + 1
     ? lines
-    : [...lines.slice(0, SHOWN), `and ${lines.length - SHOWN} changes more`];
+    : [...lines.slice(0, SHOWN), $localize`and ${lines.length - SHOWN} changes more`];
 
 /** Names in one line, `most` of them, and how many there are besides: “Town, Valley and 3 more”. */
 export const namesLine = (names: readonly string[], most: number): string =>
   names.length <= most
     ? names.join(', ')
-    : `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
+    : $localize`${names.slice(0, most).join(', ')} and ${names.length - most} more`;

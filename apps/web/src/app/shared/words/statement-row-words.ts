@@ -17,7 +17,7 @@ export const statementRowWords = (row: StatementRow): string => {
     case 'line':
       return row.name;
     case 'itself':
-      return `${row.name}, not detailed`;
+      return $localize`${row.name}, not detailed`;
     case 'subtotal':
       return `Total ${row.name}`;
     case 'result':

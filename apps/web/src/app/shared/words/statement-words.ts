@@ -12,71 +12,71 @@ import {
 } from '@iunctus/core';
 
 export const STATEMENT_WORDS: Readonly<Record<StatementCode, string>> = {
-  profitAndLoss: 'Profit and loss',
-  balanceSheet: 'Balance sheet',
+  profitAndLoss: $localize`Profit and loss`,
+  balanceSheet: $localize`Balance sheet`,
 };
 
 export const ELEMENT_WORDS: Readonly<Record<Element, string>> = {
-  asset: 'Assets',
-  liability: 'Liabilities',
-  equity: 'Equity',
-  revenue: 'Revenue',
-  expense: 'Costs and expenses',
-  memorandum: 'Memorandum',
+  asset: $localize`Assets`,
+  liability: $localize`Liabilities`,
+  equity: $localize`Equity`,
+  revenue: $localize`Revenue`,
+  expense: $localize`Costs and expenses`,
+  memorandum: $localize`Memorandum`,
 };
 
 export const GROUP_WORDS: Readonly<Record<GroupCode, string>> = {
-  assets: 'Assets',
-  liabilities: 'Liabilities',
+  assets: $localize`Assets`,
+  liabilities: $localize`Liabilities`,
 };
 
 export const SECTION_WORDS: Readonly<Record<SectionCode, string>> = {
-  currentAssets: 'Current assets',
-  nonCurrentAssets: 'Non-current assets',
-  currentLiabilities: 'Current liabilities',
-  nonCurrentLiabilities: 'Non-current liabilities',
-  equity: 'Equity',
-  revenue: 'Revenue',
-  costOfSales: 'Cost of sales',
-  operatingExpenses: 'Operating expenses',
-  otherIncomeAndCosts: 'Other income and costs',
-  incomeTax: 'Income tax',
+  currentAssets: $localize`Current assets`,
+  nonCurrentAssets: $localize`Non-current assets`,
+  currentLiabilities: $localize`Current liabilities`,
+  nonCurrentLiabilities: $localize`Non-current liabilities`,
+  equity: $localize`Equity`,
+  revenue: $localize`Revenue`,
+  costOfSales: $localize`Cost of sales`,
+  operatingExpenses: $localize`Operating expenses`,
+  otherIncomeAndCosts: $localize`Other income and costs`,
+  incomeTax: $localize`Income tax`,
 };
 
 export const SECTION_TOTAL_WORDS: Readonly<Record<SectionCode, string>> = {
-  currentAssets: 'Total current assets',
-  nonCurrentAssets: 'Total non-current assets',
-  currentLiabilities: 'Total current liabilities',
-  nonCurrentLiabilities: 'Total non-current liabilities',
-  equity: 'Total equity',
-  revenue: 'Net revenue',
-  costOfSales: 'Total cost of sales',
-  operatingExpenses: 'Total operating expenses',
-  otherIncomeAndCosts: 'Total other income and costs',
-  incomeTax: 'Total income tax',
+  currentAssets: $localize`Total current assets`,
+  nonCurrentAssets: $localize`Total non-current assets`,
+  currentLiabilities: $localize`Total current liabilities`,
+  nonCurrentLiabilities: $localize`Total non-current liabilities`,
+  equity: $localize`Total equity`,
+  revenue: $localize`Net revenue`,
+  costOfSales: $localize`Total cost of sales`,
+  operatingExpenses: $localize`Total operating expenses`,
+  otherIncomeAndCosts: $localize`Total other income and costs`,
+  incomeTax: $localize`Total income tax`,
 };
 
 export const TOTAL_WORDS: Readonly<Record<TotalCode, string>> = {
-  totalAssets: 'Total assets',
-  totalLiabilities: 'Total liabilities',
-  totalEquity: 'Total equity',
-  totalLiabilitiesAndEquity: 'Total liabilities and equity',
-  grossProfit: 'Gross profit',
-  operatingProfit: 'Operating profit',
-  profitBeforeTax: 'Profit before tax',
-  netProfit: 'Net profit',
+  totalAssets: $localize`Total assets`,
+  totalLiabilities: $localize`Total liabilities`,
+  totalEquity: $localize`Total equity`,
+  totalLiabilitiesAndEquity: $localize`Total liabilities and equity`,
+  grossProfit: $localize`Gross profit`,
+  operatingProfit: $localize`Operating profit`,
+  profitBeforeTax: $localize`Profit before tax`,
+  netProfit: $localize`Net profit`,
 };
 
 export const RESULT_WORDS = {
-  earlierYears: 'Results of earlier years',
-  thisYear: 'Result of the year so far',
+  earlierYears: $localize`Results of earlier years`,
+  thisYear: $localize`Result of the year so far`,
 } as const;
 
 /** Where a kind leads: "Profit and loss › Cost of sales". */
 export const landingWords = (kind: KindCode): string => {
   const statement = statementOf(kind);
   const caption: CaptionCode | null = KINDS[kind].caption;
-  if (statement === null || caption === null) return 'On no statement';
+  if (statement === null || caption === null) return $localize`On no statement`;
   const { section, name } = CAPTIONS[caption];
   const parts = [STATEMENT_WORDS[statement], SECTION_WORDS[section]];
   return [...parts, ...(name === SECTION_WORDS[section] ? [] : [name])].join(' › ');

@@ -41,6 +41,7 @@ interface Choice {
       [inputId]="inputId()"
       appendTo="body"
       scrollHeight="260px"
+      i18n-emptyMessage
       emptyMessage="No account has this in its number or name."
     />
   `,

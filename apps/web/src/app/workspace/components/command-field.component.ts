@@ -37,9 +37,9 @@ const ACCOUNTS = 8;
 const FOUND_WORDS: Readonly<Record<FoundIn, string>> = {
   number: '',
   name: '',
-  former: 'by what it was numbered or called',
-  guidance: 'in its guidance',
-  notes: 'in its notes',
+  former: $localize`by what it was numbered or called`,
+  guidance: $localize`in its guidance`,
+  notes: $localize`in its notes`,
 };
 
 const spokenOf = (...parts: readonly string[]): string =>
@@ -65,12 +65,15 @@ const spokenOf = (...parts: readonly string[]): string =>
       [autoOptionFocus]="true"
       [delay]="0"
       [minQueryLength]="1"
+      i18n-ariaLabel
       ariaLabel="Find or do anything"
       inputId="command-field"
+      i18n-placeholder
       placeholder="Find or do anything"
       appendTo="self"
       scrollHeight="420px"
       panelStyleClass="command-list"
+      i18n-emptyMessage
       emptyMessage="Nothing is called that."
     >
       <ng-template #item let-choice>
@@ -84,7 +87,7 @@ const spokenOf = (...parts: readonly string[]): string =>
         </div>
       </ng-template>
     </p-autocomplete>
-    <kbd class="own">Ctrl K</kbd>
+    <kbd class="own"><ng-container i18n>Ctrl K</ng-container></kbd>
   `,
   styles: `
     :host {

@@ -48,10 +48,12 @@ const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
       [forceSelection]="true"
       [delay]="0"
       [minQueryLength]="0"
+      i18n-ariaLabel
       ariaLabel="Kind"
       [inputId]="inputId()"
       appendTo="body"
       scrollHeight="320px"
+      i18n-emptyMessage
       emptyMessage="No kind is called that."
     >
       <ng-template #item let-choice>

@@ -23,6 +23,7 @@ import { workspaceFeature } from '../state/workspace.feature';
         [iuPopover]="anchor"
         #panel="iuPopover"
         role="dialog"
+        i18n-aria-label
         aria-label="Period"
       >
         <div class="panel">
@@ -43,9 +44,10 @@ import { workspaceFeature } from '../state/workspace.feature';
           }
           <form (ngSubmit)="chooseMonths() && panel.hide()">
             <div class="field">
-              <span>From</span>
+              <span i18n>From</span>
               <iu-when-field
                 unit="month"
+                i18n-label
                 label="From"
                 [order]="order()"
                 [value]="chosen.first"
@@ -53,19 +55,20 @@ import { workspaceFeature } from '../state/workspace.feature';
               />
             </div>
             <div class="field">
-              <span>to</span>
+              <span i18n>to</span>
               <iu-when-field
                 unit="month"
+                i18n-label
                 label="to"
                 [order]="order()"
                 [value]="chosen.last"
                 (changed)="last.set($event ?? unread)"
               />
             </div>
-            <button class="button small">Show</button>
+            <button i18n class="button small">Show</button>
           </form>
           @if (wrong()) {
-            <p class="wrong" role="alert">Choose a first month that is not after the last.</p>
+            <p i18n class="wrong" role="alert">Choose a first month that is not after the last.</p>
           }
         </div>
       </div>

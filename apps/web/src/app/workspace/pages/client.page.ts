@@ -19,6 +19,7 @@ import { Undoing } from '../model/undoing';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { workspaceFeature } from '../state/workspace.feature';
 import type { Notice } from '../state/notice';
+import { counted } from '../../shared/words/counted';
 
 /** Everything of one client: the head with name and period, and the places below it. */
 @Component({
@@ -46,7 +47,9 @@ import type { Notice } from '../state/notice';
   ],
   template: `
     <header>
-      <a class="client" routerLink="/clients" title="All clients">{{ client()?.name }}</a>
+      <a class="client" routerLink="/clients" i18n-title title="All clients">{{
+        client()?.name
+      }}</a>
       @if (adopted() !== null) {
         <iu-period-choice />
         <span class="muted revision">{{ revisionWords() }}</span>
@@ -76,7 +79,7 @@ export class ClientPage {
   private readonly notice = this.store.selectSignal(workspaceFeature.selectNotice);
   protected readonly revisionWords = computed(() => {
     const revision = this.adopted()?.revision ?? 0;
-    return revision === 0 ? 'Nothing adopted yet' : `Revision ${revision}`;
+    return revision === 0 ? $localize`Nothing adopted yet` : `Revision ${revision}`;
   });
 
   constructor() {
@@ -103,11 +106,11 @@ const noticeWords = (notice: Notice): string => {
     case 'brought':
       return broughtWords(notice);
     case 'merged':
-      return 'This proposal was changed in another window; both are now together here.';
+      return $localize`This proposal was changed in another window; both are now together here.`;
     case 'broughtBack':
-      return 'What you changed here before it could be kept is in the proposal again.';
+      return $localize`What you changed here before it could be kept is in the proposal again.`;
     case 'readOnly':
-      return 'You read, remark and approve here. A bookkeeper of the practice changes the chart.';
+      return $localize`You read, remark and approve here. A bookkeeper of the practice changes the chart.`;
     case 'problem':
       return problemWords(notice.problem);
   }
@@ -115,23 +118,28 @@ const noticeWords = (notice: Notice): string => {
 
 const adoptedWords = ({ revision, posted }: Extract<Notice, { type: 'adopted' }>): string => {
   // Accounts that were posted to stay, whatever is taken back.
-  const back = posted === 0 ? ' It can be taken back under History.' : '';
-  const chart = revision === null ? [] : [`Adopted as revision ${revision}.${back}`];
+  const back = posted === 0 ? $localize` It can be taken back under History.` : '';
+  const chart = revision === null ? [] : [$localize`Adopted as revision ${revision}.${back}`];
   const books =
     posted === 0
       ? []
-      : [`${posted} ${posted === 1 ? 'account has its' : 'accounts have their'} balance now.`];
+      : [
+          $localize`${counted(posted, { one: $localize`# account has its`, other: $localize`# accounts have their` })} balance now.`,
+        ];
   return (
     [...chart, ...books].join(' ') ||
-    'Nothing was left to adopt: the chart and the books are so already.'
+    $localize`Nothing was left to adopt: the chart and the books are so already.`
   );
 };
 
 const broughtWords = ({ name, version, left }: Extract<Notice, { type: 'brought' }>): string => {
-  const brought = `What version ${version} of ${name} changes is in your proposal.`;
+  const brought = $localize`What version ${version} of ${name} changes is in your proposal.`;
   if (left === 0) return brought;
-  const changes = left === 1 ? 'One change was' : `${left} changes were`;
-  return `${brought} ${changes} left out, where this client has gone its own way.`;
+  const changes = counted(left, {
+    one: $localize`One change was`,
+    other: $localize`# changes were`,
+  });
+  return $localize`${brought} ${changes} left out, where this client has gone its own way.`;
 };
 
 const takenBackWords = ({
@@ -140,9 +148,9 @@ const takenBackWords = ({
   left,
 }: Extract<Notice, { type: 'takenBack' }>): string => {
   const what = whole
-    ? `What brings the chart back to revision ${revision}`
-    : `What takes revision ${revision} back`;
+    ? $localize`What brings the chart back to revision ${revision}`
+    : $localize`What takes revision ${revision} back`;
   return left === 0
-    ? `${what} is in your proposal. Review and adopt it.`
-    : `${what} is in your proposal, but for ${left} changes that later ones stand on.`;
+    ? $localize`${what} is in your proposal. Review and adopt it.`
+    : $localize`${what} is in your proposal, but for ${left} changes that later ones stand on.`;
 };

@@ -56,16 +56,16 @@ const NO_BANK: BankDetails = {
 const NO_SECURITY: SecurityHeld = { symbol: '', units: '', quoteSource: '' };
 
 const BANK_FIELDS = [
-  { field: 'institution', words: 'Institution', wide: true },
-  { field: 'routing', words: 'Routing number' },
-  { field: 'accountNumber', words: 'Account number' },
-  { field: 'nextCheque', words: 'Next cheque' },
-  { field: 'nextDeposit', words: 'Next deposit' },
+  { field: 'institution', words: $localize`Institution`, wide: true },
+  { field: 'routing', words: $localize`Routing number` },
+  { field: 'accountNumber', words: $localize`Account number` },
+  { field: 'nextCheque', words: $localize`Next cheque` },
+  { field: 'nextDeposit', words: $localize`Next deposit` },
 ] as const;
 const SECURITY_FIELDS = [
-  { field: 'symbol', words: 'Symbol' },
-  { field: 'units', words: 'Units' },
-  { field: 'quoteSource', words: 'Quotes from', wide: true },
+  { field: 'symbol', words: $localize`Symbol` },
+  { field: 'units', words: $localize`Units` },
+  { field: 'quoteSource', words: $localize`Quotes from`, wide: true },
 ] as const;
 
 /** The further settings of one account, in groups; each is there only where the kind makes sense of it. */
@@ -92,6 +92,7 @@ export class AccountSettingsComponent {
   readonly changed = output<ChangeSetting>();
 
   protected readonly words = SETTING_WORDS;
+  protected readonly noReturn = $localize`No return is known for the client’s country yet.`;
   protected readonly controls = choices(CONTROL_WORDS);
   protected readonly cashFlows = choices(CASH_FLOW_WORDS);
   protected readonly documents = OFFERED_IN.map((value) => ({
@@ -100,7 +101,7 @@ export class AccountSettingsComponent {
   }));
   protected readonly salesTaxes = SALES_TAX_CHOICES;
   protected readonly payeeBoxes = choices(PAYEE_BOXES);
-  protected readonly currencies = [{ value: '', words: 'Any' }, ...CURRENCIES];
+  protected readonly currencies = [{ value: '', words: $localize`Any` }, ...CURRENCIES];
 
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly groups = computed(() =>
@@ -130,7 +131,10 @@ export class AccountSettingsComponent {
   protected readonly returnLines = computed(() => {
     const { name, lines } = this.returnForm() ?? { name: '', lines: [] };
     return [
-      { value: '', words: this.returnLine() === null ? 'None' : 'The usual of its kind' },
+      {
+        value: '',
+        words: this.returnLine() === null ? $localize`None` : $localize`The usual of its kind`,
+      },
       ...lines.map(({ line, words }) => ({ value: line, words: `${name} ${line}, ${words}` })),
     ];
   });

@@ -25,7 +25,7 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
   template: `
     <div class="year">
       <label class="field">
-        <span>For a year</span>
+        <span i18n>For a year</span>
         <input
           class="text amount"
           inputmode="decimal"
@@ -35,8 +35,18 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
           (change)="setYear($event)"
         />
       </label>
-      <button class="button small" type="button" [disabled]="budget() === null" (click)="toggle()">
-        {{ monthly() === null ? 'By month' : 'As one amount' }}
+      <button
+        i18n
+        class="button small"
+        type="button"
+        [disabled]="budget() === null"
+        (click)="toggle()"
+      >
+        @if (monthly() === null) {
+          By month
+        } @else {
+          As one amount
+        }
       </button>
     </div>
     @if (monthly(); as amounts) {
@@ -56,7 +66,7 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
       </div>
     }
     @if (wrong() !== '') {
-      <p class="wrong" role="alert">
+      <p i18n class="wrong" role="alert">
         “{{ wrong() }}” is no amount in {{ currency() }}. Type it as 1,250.00; nothing was changed.
       </p>
     }

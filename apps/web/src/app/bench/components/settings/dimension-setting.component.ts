@@ -11,7 +11,7 @@ import type { Dimension, DimensionUse } from '@iunctus/core';
         <label class="field">
           <span>{{ row.dimension.name }}</span>
           <select class="text" (change)="choose(row.dimension.id, $event)">
-            <option value="">No default</option>
+            <option i18n value="">No default</option>
             @for (value of row.dimension.values; track value.id) {
               <option [value]="value.id" [selected]="value.id === row.use?.valueId">
                 {{ value.name }}
@@ -19,7 +19,7 @@ import type { Dimension, DimensionUse } from '@iunctus/core';
             }
           </select>
         </label>
-        <label class="demanded">
+        <label i18n class="demanded">
           <input
             type="checkbox"
             [checked]="row.use?.demanded ?? false"
@@ -29,13 +29,17 @@ import type { Dimension, DimensionUse } from '@iunctus/core';
         </label>
       </div>
     } @empty {
-      <p class="muted">
+      <p i18n class="muted">
         This chart has no dimensions yet. A dimension tells postings apart without an account for
         each: by market, department, fund, location or project.
       </p>
     }
-    <button class="button small" type="button" (click)="define.emit()">
-      {{ dimensions().length === 0 ? 'Define a dimension' : 'Dimensions and their values' }}
+    <button i18n class="button small" type="button" (click)="define.emit()">
+      @if (dimensions().length === 0) {
+        Define a dimension
+      } @else {
+        Dimensions and their values
+      }
     </button>
   `,
   styles: `

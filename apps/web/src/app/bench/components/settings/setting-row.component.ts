@@ -9,7 +9,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
       <label [attr.for]="control()">{{ words() }}</label>
       <ng-content select="[beside]" />
       @if (own()) {
-        <button class="button quiet small" type="button" (click)="usual.emit()">
+        <button i18n class="button quiet small" type="button" (click)="usual.emit()">
           As usual<span class="visually-hidden"> for {{ words() }}</span>
         </button>
       }
