@@ -68,7 +68,7 @@ type Listed = KeptChartsAnswer[number];
       <div class="columns">
         <div>
           <h3 i18n>Versions</h3>
-          <ol reversed aria-label="Versions of {{ chart().name }}" i18n-aria-label>
+          <ol reversed ariaLabel="Versions of {{ chart().name }}" i18n-ariaLabel>
             @for (version of chart().versions; track version.number) {
               <li i18n>
                 <strong>Version {{ version.number }}</strong>
@@ -85,7 +85,7 @@ type Listed = KeptChartsAnswer[number];
         </div>
         <div>
           <h3 i18n>Clients that began from it</h3>
-          <ul aria-label="Clients that began from {{ chart().name }}" i18n-aria-label>
+          <ul ariaLabel="Clients that began from {{ chart().name }}" i18n-ariaLabel>
             @for (client of chart().clients; track client.id) {
               <li i18n>
                 <a [routerLink]="['/clients', client.id, 'start']">{{ client.name }}</a>

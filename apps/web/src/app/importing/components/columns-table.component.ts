@@ -16,8 +16,8 @@ import { ImportDraft } from '../model/import-draft';
             <th scope="col" [class.off]="use === null">
               <select
                 class="text"
-                aria-label="Column {{ column + 1 }} is"
-                i18n-aria-label
+                ariaLabel="Column {{ column + 1 }} is"
+                i18n-ariaLabel
                 [value]="use ?? ''"
                 (change)="choose(column, $event)"
               >
