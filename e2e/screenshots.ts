@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import { Application } from './support/application';
 import { Bookkeeper, MAREN } from './support/bookkeeper';
+import { isStill } from './support/stillness';
 import { openBrowser } from './support/browser';
 
 const FOLDER = join(process.cwd(), 'docs/screenshots');
@@ -52,15 +53,7 @@ try {
   const { page } = maren;
 
   const picture = async (name: string): Promise<void> => {
-    await page.evaluate(async () => {
-      await document.fonts.ready;
-      const finite = document
-        .getAnimations()
-        .filter((animation) => animation.effect?.getComputedTiming().iterations !== Infinity);
-      // What is folded away does not move: its animations never end.
-      const ended = Promise.allSettled(finite.map((animation) => animation.finished));
-      await Promise.race([ended, new Promise((resolve) => setTimeout(resolve, 1000))]);
-    });
+    await isStill(page);
     await new Promise((resolve) => setTimeout(resolve, 250));
     await page.screenshot({ path: join(FOLDER, `${name}.png`) });
   };

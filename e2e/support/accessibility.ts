@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { Page } from 'puppeteer-core';
+import { isStill } from './stillness';
 
 const AXE = readFileSync(
   createRequire(join(process.cwd(), 'package.json')).resolve('axe-core/axe.min.js'),
@@ -20,6 +21,7 @@ const OPTIONS: RunOptions = {
 
 /** What axe finds wrong on the page as it is shown now, an entry for each rule and element. */
 export const offendersOn = async (page: Page): Promise<readonly string[]> => {
+  await isStill(page);
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
   const found = await page.evaluate(
     (options) =>

@@ -60,7 +60,9 @@ describe('taking a chart out', () => {
       await readFile(join(__dirname, '../../../docs/chart.schema.json'), 'utf8'),
     );
     expect(published).toEqual(JSON.parse(JSON.stringify(chartFileSchema())));
-    const validate = new Ajv({ strict: false }).compile(published as object);
+    const validate = new Ajv({ strict: false, formats: { uuid: true, 'date-time': true } }).compile(
+      published as object,
+    );
     const file = (await (await take('json')).json()) as Record<string, unknown>;
     expect([validate(file), validate.errors]).toEqual([true, null]);
     expect(validate({ ...file, accounts: [{}] })).toBe(false);

@@ -83,6 +83,14 @@ const unindexed = (chart: Chart, account: Account): Chart => ({
   names: removeOwn(chart.names, nameKey(account.name), account.id),
 });
 
+/** The indices after an account got another number or name; what stays as it was is not touched. */
+const reindexed = (chart: Chart, before: Account, after: Account): Chart => {
+  if (before.number !== after.number) return indexed(unindexed(chart, before), after);
+  if (before.name === after.name || chart.settings.uniqueNames !== 'chart') return chart;
+  const bare = removeOwn(chart.names, nameKey(before.name), before.id);
+  return { ...chart, names: setIn(bare, nameKey(after.name), after.id) };
+};
+
 /** Puts a node in its place. The caller has made sure that the place exists. */
 export const insertNode = (chart: Chart, node: ChartNode, place: Place): Chart => {
   const grown = editChildren(chart, place.parentId, (siblings) =>
@@ -117,8 +125,7 @@ export const updateAccount = (chart: Chart, id: AccountId, change: Partial<Accou
   const edited = editChildren(chart, parentIdOf(chart, id), (siblings) =>
     replaced(siblings, id, (node) => ({ ...node, account: after })),
   );
-  if (before.number === after.number && before.name === after.name) return edited;
-  return indexed(unindexed(edited, before), after);
+  return reindexed(edited, before, after);
 };
 
 /** Replaces what is kept of many accounts at once, so that they may swap numbers; places stay. */

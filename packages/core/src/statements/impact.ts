@@ -38,6 +38,25 @@ const collectAll = (nodes: readonly ChartNode[], into: Map<AccountId, ChartNode>
   }
 };
 
+const isAligned = (before: readonly ChartNode[], after: readonly ChartNode[]): boolean =>
+  before.length === after.length &&
+  before.every((node, at) => node === after[at] || node.account.id === after[at]?.account.id);
+
+/** Siblings that are the same accounts in the same order, as after most edits. */
+const collectAligned = (
+  before: readonly ChartNode[],
+  after: readonly ChartNode[],
+  changed: Changed,
+): void => {
+  for (const [at, node] of after.entries()) {
+    const twin = before[at];
+    if (twin === undefined || twin === node) continue;
+    changed.before.set(node.account.id, twin);
+    changed.after.set(node.account.id, node);
+    collectChanged(twin.children, node.children, changed);
+  }
+};
+
 /** Finds what differs between two lists of siblings; a branch that kept its identity is passed over. */
 const collectChanged = (
   before: readonly ChartNode[],
@@ -45,6 +64,7 @@ const collectChanged = (
   changed: Changed,
 ): void => {
   if (before === after) return;
+  if (isAligned(before, after)) return collectAligned(before, after, changed);
   const former = new Map(before.map((node) => [node.account.id, node]));
   for (const node of after) {
     const { id } = node.account;

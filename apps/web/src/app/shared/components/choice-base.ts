@@ -1,6 +1,6 @@
 import { afterNextRender, Directive, ElementRef, inject, Injector, signal } from '@angular/core';
 import type { AutoComplete, AutoCompleteCompleteEvent } from 'primeng/autocomplete';
-import { watchListKeys } from './list-keys';
+import { AT_ONCE, watchListKeys } from './list-keys';
 
 /** Most choices that a list shows at once. */
 const SHOWN = 60;
@@ -8,6 +8,7 @@ const SHOWN = 60;
 /** Choosing one thing by typing part of what it is called; what the kinds and the accounts share. */
 @Directive()
 export abstract class ChoiceBase<T extends object> {
+  protected readonly atOnce = AT_ONCE;
   protected readonly found = signal<T[]>([]);
   protected readonly value = signal<T | null>(null);
 

@@ -1,5 +1,11 @@
 import type { AutoComplete } from 'primeng/autocomplete';
 
+/**
+ * Lists that are worked by keyboard come and go at once: one that is still fading out when the next is asked for may
+ * never be shown again.
+ */
+export const AT_ONCE = { disabled: true } as const;
+
 /** What a list that is filled by keyboard needs of the field around it. */
 export interface ListField {
   list(): AutoComplete;

@@ -45,6 +45,7 @@ interface Choice extends PickOption {
       i18n-dropdownAriaLabel
       [pt]="button"
       [delay]="0"
+      [motionOptions]="atOnce"
       [minQueryLength]="0"
       [ariaLabel]="label()"
       [placeholder]="placeholder()"

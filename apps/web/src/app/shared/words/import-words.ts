@@ -123,9 +123,9 @@ export const importProblemWords = (
       return outlineProblemWords({ code: 'noNumber', why: problem.why }, chart);
     case 'refused': {
       const { otherId, code } = problem.refusal;
-      const title = accountOf(chart, otherId ?? '') ? undefined : titles.get(otherId ?? '');
-      return code === 'nameTaken' && title !== undefined
-        ? $localize`This list adds ${title} as well, which has the same name. Add a word that tells them apart.`
+      const called = accountOf(chart, otherId ?? '') ? undefined : titles.get(otherId ?? '');
+      return code === 'nameTaken' && called !== undefined
+        ? $localize`This list adds ${called} as well, which has the same name. Add a word that tells them apart.`
         : refusalWords(problem.refusal, chart);
     }
     default:

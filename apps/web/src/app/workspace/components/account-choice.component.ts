@@ -35,6 +35,7 @@ interface Choice {
       [autoOptionFocus]="true"
       [forceSelection]="true"
       [delay]="0"
+      [motionOptions]="atOnce"
       [minQueryLength]="0"
       [ariaLabel]="label()"
       [placeholder]="placeholder()"

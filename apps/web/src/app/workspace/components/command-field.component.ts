@@ -19,7 +19,7 @@ import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomple
 import { ProposedChart } from '../model/proposed-chart';
 import { ChartView } from '../model/chart-view';
 import { Commands, commandsFor, type Command } from '../model/commands';
-import { watchListKeys } from '../../shared/components/list-keys';
+import { AT_ONCE, watchListKeys } from '../../shared/components/list-keys';
 
 interface Choice {
   readonly title: string;
@@ -64,6 +64,7 @@ const spokenOf = (...parts: readonly string[]): string =>
       dataKey="spoken"
       [autoOptionFocus]="true"
       [delay]="0"
+      [motionOptions]="atOnce"
       [minQueryLength]="1"
       i18n-ariaLabel
       ariaLabel="Find or do anything"
@@ -133,6 +134,7 @@ export class CommandFieldComponent {
   private readonly list = viewChild.required<AutoComplete>('list');
   protected readonly typed = signal<string | Choice | null>('');
   protected readonly found = signal<Choice[]>([]);
+  protected readonly atOnce = AT_ONCE;
   protected chosen: Choice | null = null;
 
   protected onKey(event: KeyboardEvent): void {

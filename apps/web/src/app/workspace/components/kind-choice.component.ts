@@ -47,6 +47,7 @@ const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
       [autoOptionFocus]="true"
       [forceSelection]="true"
       [delay]="0"
+      [motionOptions]="atOnce"
       [minQueryLength]="0"
       i18n-ariaLabel
       ariaLabel="Kind"
