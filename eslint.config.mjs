@@ -92,7 +92,10 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date']", message: 'The core has no clock.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The core has no clock.',
+        },
       ],
     },
   },

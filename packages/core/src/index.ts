@@ -97,7 +97,6 @@ export * from './importing/import-plan';
 export * from './importing/plan-import';
 export * from './findings/finding';
 export * from './findings/all-rules';
-export { misplacedLines } from './findings/rules/misplaced-lines';
 export * from './returns/return-sheet';
 export * from './returns/return-file';
 export * from './returns/balance-of-return';

@@ -1,6 +1,6 @@
 import {
+  findingsOf,
   knownAccount,
-  misplacedLines,
   RETURN_FORMS,
   returnFile,
   returnSheet,
@@ -35,17 +35,16 @@ const titleIn = (chart: Chart, id: string): string => {
 };
 
 /** What is found about the accounts of a return before it is handed on. */
-const toLookAt = async (taken: Taken, { last }: Period): Promise<ReturnWorkbook['toLookAt']> => {
-  const { chart, client } = taken;
-  const year = { rollUp: await yearUpTo(taken, last), filer: client };
-  return misplacedLines({ chart, plan: chart.settings.plan, year }).map(
-    ({ accountIds, facts }) => ({
-      title: titleIn(chart, accountIds[0] ?? ''),
-      why: WHY[facts.why],
-      amount: facts.amount,
-    }),
-  );
-};
+const toLookAt = ({ chart, client }: Taken, sheet: ReturnSheet): ReturnWorkbook['toLookAt'] =>
+  findingsOf('misplacedLine', {
+    chart,
+    plan: chart.settings.plan,
+    returned: { sheet, filer: client },
+  }).map(({ accountIds: [id = ''], facts }) => ({
+    title: titleIn(chart, id),
+    why: WHY[facts.why],
+    amount: facts.amount,
+  }));
 
 /** The client's return for the fiscal year in which a period ends, as a workbook is made of it. */
 export const returnPartsOf = async (taken: Taken, period: Period): Promise<ReturnWorkbook> => {
@@ -58,7 +57,7 @@ export const returnPartsOf = async (taken: Taken, period: Period): Promise<Retur
     form: `${form?.name ?? sheet.form}, print of ${form?.year ?? ''}`,
     currency: client.currency,
     year: periodInWords(period, client.country),
-    toLookAt: await toLookAt(taken, period),
+    toLookAt: toLookAt(taken, sheet),
     rows: sheet.amounts.map(({ line, copy, amount, accounts, results }) => ({
       line: line.line,
       words: line.words,

@@ -1,8 +1,8 @@
 import { ELEMENTS, type Element } from '../kinds/element';
 import { elementOf } from '../kinds/kinds';
-import type { AccountId } from './account';
+import type { Account, AccountId } from './account';
 import type { Chart, ChartNode } from './chart';
-import { holdsWords } from '../text/find-key';
+import { findKey, holder } from '../text/find-key';
 
 /** One row of the chart as listed: the band of an element, or an account. */
 export type VisibleRow =
@@ -22,7 +22,7 @@ export interface View {
   readonly closed: ReadonlySet<AccountId>;
   /** Parts of a number or name; empty for no filter. */
   readonly filter: string;
-  /** What else finds an account: the numbers and names that it, or what was merged into it, once bore. */
+  /** What else finds an account, as it compares (`findKey`): the numbers and names that it, or what was merged into it, once bore. */
   readonly also: ReadonlyMap<AccountId, string>;
 }
 
@@ -30,13 +30,27 @@ export interface View {
 export const isOpen = (view: View, id: AccountId, level: number): boolean =>
   !view.closed.has(id) && (level < view.depth || view.opened.has(id));
 
-/** Whether number, name, or what else finds an account, holds every word of the filter. */
-export const matches = (
-  node: ChartNode,
-  { filter, also }: Pick<View, 'filter' | 'also'>,
-): boolean => {
-  const { id, number, name } = node.account;
-  return holdsWords(`${number ?? ''} ${name} ${also.get(id) ?? ''}`, filter);
+/** The keys by which accounts are found; an account is a value, so that its key never changes. */
+const KEYS = new WeakMap<Account, string>();
+
+const keyOf = (account: Account): string => {
+  const known = KEYS.get(account);
+  if (known !== undefined) return known;
+  const key = findKey(`${account.number ?? ''} ${account.name}`);
+  KEYS.set(account, key);
+  return key;
+};
+
+/** Tells whether number, name, or what else finds an account, holds every word of the filter. */
+export const matcherOf = ({
+  filter,
+  also,
+}: Pick<View, 'filter' | 'also'>): ((node: ChartNode) => boolean) => {
+  const holds = holder(filter);
+  return ({ account }) => {
+    const more = also.get(account.id);
+    return holds(more === undefined ? keyOf(account) : `${keyOf(account)} ${more}`);
+  };
 };
 
 const pushAll = (rows: VisibleRow[], nodes: readonly ChartNode[], level: number, view: View) => {
@@ -51,12 +65,12 @@ const pushMatching = (
   rows: VisibleRow[],
   nodes: readonly ChartNode[],
   level: number,
-  view: View,
+  matches: (node: ChartNode) => boolean,
 ): void => {
   for (const node of nodes) {
     const below: VisibleRow[] = [];
-    pushMatching(below, node.children, level + 1, view);
-    if (below.length === 0 && !matches(node, view)) continue;
+    pushMatching(below, node.children, level + 1, matches);
+    if (below.length === 0 && !matches(node)) continue;
     rows.push({ type: 'account', node, level, open: below.length > 0 });
     for (const row of below) rows.push(row);
   }
@@ -68,12 +82,12 @@ const pushMatching = (
  */
 export const visibleRows = (chart: Chart, view: View): readonly VisibleRow[] => {
   const rows: VisibleRow[] = [];
-  const filtering = view.filter.trim() !== '';
+  const matches = view.filter.trim() === '' ? null : matcherOf(view);
   for (const element of ELEMENTS) {
     const roots = chart.roots.filter(({ account }) => elementOf(account.kind) === element);
     const below: VisibleRow[] = [];
-    if (filtering) pushMatching(below, roots, 1, view);
-    else pushAll(below, roots, 1, view);
+    if (matches === null) pushAll(below, roots, 1, view);
+    else pushMatching(below, roots, 1, matches);
     if (below.length > 0) rows.push({ type: 'element', element });
     for (const row of below) rows.push(row);
   }

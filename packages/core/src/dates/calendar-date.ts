@@ -25,40 +25,14 @@ export const lastDayOf = (month: string): CalendarDate => {
 /** The first day of a month given as `YYYY-MM`. */
 export const firstDayOf = (month: string): CalendarDate => `${month}-01`;
 
-const DAYS_IN_400_YEARS = 146_097;
+const DAY = 86_400_000;
 
-/**
- * Days from 1 March of the year 0 to a date, in the Gregorian calendar.
- * Years count from March, so that a leap day is the last of its year; the lengths of the months from March on repeat
- * every five months with 153 days.
- */
-const dayNumber = (date: CalendarDate): number => {
-  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
-  const fromMarch = (month + 9) % 12;
-  const years = year - (month <= 2 ? 1 : 0);
-  const leaps = Math.floor(years / 4) - Math.floor(years / 100) + Math.floor(years / 400);
-  return years * 365 + leaps + Math.floor((153 * fromMarch + 2) / 5) + day - 1;
-};
-
-const dateOfDay = (number: number): CalendarDate => {
-  const era = Math.floor(number / DAYS_IN_400_YEARS);
-  const inEra = number - era * DAYS_IN_400_YEARS;
-  const leaps = Math.floor(inEra / 1460) - Math.floor(inEra / 36_524) + Math.floor(inEra / 146_096);
-  const yearInEra = Math.floor((inEra - leaps) / 365);
-  const before = 365 * yearInEra + Math.floor(yearInEra / 4) - Math.floor(yearInEra / 100);
-  const dayInYear = inEra - before;
-  const fromMarch = Math.floor((5 * dayInYear + 2) / 153);
-  const month = ((fromMarch + 2) % 12) + 1;
-  const year = yearInEra + era * 400 + (month <= 2 ? 1 : 0);
-  const day = dayInYear - Math.floor((153 * fromMarch + 2) / 5) + 1;
-  const two = (part: number): string => String(part).padStart(2, '0');
-  return `${String(year).padStart(4, '0')}-${two(month)}-${two(day)}`;
-};
+const momentOf = (date: CalendarDate): number => Date.parse(`${date}T00:00:00Z`);
 
 /** The date so many days later, or earlier when negative. */
 export const addDays = (date: CalendarDate, days: number): CalendarDate =>
-  dateOfDay(dayNumber(date) + days);
+  new Date(momentOf(date) + days * DAY).toISOString().slice(0, 10);
 
 /** How many days lie from one date to another; negative when the other is earlier. */
 export const daysFrom = (date: CalendarDate, other: CalendarDate): number =>
-  dayNumber(other) - dayNumber(date);
+  (momentOf(other) - momentOf(date)) / DAY;

@@ -10,8 +10,9 @@ export interface ReadingDates {
   readonly today: CalendarDate;
 }
 
-const MONTH_STEMS = [
-  'jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec',
+const MONTHS = [
+  'january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november',
+  'december',
 ] as const; // prettier-ignore
 
 const DAYS_OFF: Readonly<Record<string, number>> = { yesterday: -1, today: 0, tomorrow: 1 };
@@ -25,7 +26,7 @@ const dateOf = (year: number, month: number, day: number): CalendarDate | null =
 
 /** Which month a word such as "march", "mar" or "sept" names; `null` for any other word. */
 const namedMonth = (word: string): number | null => {
-  const index = MONTH_STEMS.findIndex((stem) => word.startsWith(stem));
+  const index = word.length < 3 ? -1 : MONTHS.findIndex((month) => month.startsWith(word));
   return index < 0 ? null : index + 1;
 };
 

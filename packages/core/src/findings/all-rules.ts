@@ -1,4 +1,4 @@
-import type { Finding, FindingCode, FindingRule, LookedAt } from './finding';
+import type { FindingCode, FindingOf, FindingRule, LookedAt } from './finding';
 import { misplacedLines } from './rules/misplaced-lines';
 import { numberMisfits } from './rules/number-misfits';
 import { planContradictions } from './rules/plan-problems';
@@ -10,13 +10,8 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   numberMisfit: numberMisfits,
 };
 
-export const FINDING_CODES = Object.keys(RULES) as readonly FindingCode[];
-
-/** What some rules find, all of them unless they are named, in the order of the table. */
-export const findingsIn = (
+/** What one rule finds. */
+export const findingsOf = <C extends FindingCode>(
+  code: C,
   lookedAt: LookedAt,
-  codes: readonly FindingCode[] = FINDING_CODES,
-): readonly Finding[] =>
-  FINDING_CODES.filter((code) => codes.includes(code)).flatMap((code): readonly Finding[] =>
-    RULES[code](lookedAt),
-  );
+): readonly FindingOf<C>[] => RULES[code](lookedAt);

@@ -1,10 +1,9 @@
 import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
-import type { RollUp } from '../ledger/amounts';
 import type { WhyChanged } from '../numbering/crosswalk';
 import type { Operation } from '../operations/operation';
 import type { NumberPlan, PlanProblem } from '../plan/number-plan';
-import type { Misplaced } from '../returns/return-sheet';
+import type { Misplaced, ReturnSheet } from '../returns/return-sheet';
 import type { Filer } from '../settings/return-forms';
 
 /** How much a finding matters: something is wrong, may be wrong, or could be neater. */
@@ -33,15 +32,14 @@ export interface FindingOf<C extends FindingCode> {
   /** Ways to put it right, the likeliest first; each can be applied to the chart as it stands, and ends the finding. */
   readonly fixes: readonly Fix[];
 }
-export type Finding = { [C in FindingCode]: FindingOf<C> }[FindingCode];
 
 /** What rules look at. */
 export interface LookedAt {
   readonly chart: Chart;
   /** The plan that numbers are held against: the chart's own, or one that is being drafted. */
   readonly plan: NumberPlan;
-  /** Amounts over the fiscal year, and whose return they go to; `null` where they are not at hand. */
-  readonly year: { readonly rollUp: RollUp; readonly filer: Filer } | null;
+  /** The return of a fiscal year, and whose it is; `null` where no amounts are at hand, or no form is known. */
+  readonly returned: { readonly sheet: ReturnSheet; readonly filer: Filer } | null;
 }
 
 /** One rule: it looks at the chart, and says what it found. Pure, as all of the core. */

@@ -424,7 +424,7 @@ describe('the laws of renumbering', () => {
         const crosswalk = fewest(chart);
         const after = renumbered(chart, crosswalk);
         fc.pre(crosswalk.unplaced.length === 0);
-        expect(numberMisfits({ chart: after, plan: PLAN, year: null })).toEqual([]);
+        expect(numberMisfits({ chart: after, plan: PLAN, returned: null })).toEqual([]);
       }),
     );
   });

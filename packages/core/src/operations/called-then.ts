@@ -35,27 +35,28 @@ const titlesIn = (operation: Operation): readonly (readonly [AccountId, Partial<
   }
 };
 
-/**
- * What the accounts of some operations were called before `landed` (oldest first) brought the chart to `newest`;
- * only those that are called otherwise by now, or are gone.
- */
-export const calledThen = (
-  newest: Chart,
-  landed: readonly Landed[],
-  operations: readonly Operation[],
-): readonly Called[] => {
-  const wanted = new Set(operations.flatMap(touchedBy));
+/** What accounts were called before something landed, oldest first, where it called them otherwise. */
+export const formerTitles = (landed: readonly Landed[]): ReadonlyMap<AccountId, Partial<Title>> => {
   const then = new Map<AccountId, Partial<Title>>();
   for (const { inverse } of [...landed].reverse())
-    for (const [id, title] of titlesIn(inverse))
-      if (wanted.has(id)) then.set(id, { ...then.get(id), ...title });
-  return [...then].flatMap(([id, title]) => {
+    for (const [id, title] of titlesIn(inverse)) then.set(id, { ...then.get(id), ...title });
+  return then;
+};
+
+/** What the accounts of some operations were called; only those that are called otherwise by now, or are gone. */
+export const calledThen = (
+  newest: Chart,
+  then: ReadonlyMap<AccountId, Partial<Title>>,
+  operations: readonly Operation[],
+): readonly Called[] =>
+  [...new Set(operations.flatMap(touchedBy))].flatMap((id) => {
+    const title = then.get(id);
+    if (title === undefined) return [];
     const now = knownAccount(newest, id);
     const { number, name, kind } = { number: null, ...now, ...title };
     if (name === undefined || kind === undefined) return [];
     return now?.number === number && now.name === name ? [] : [{ id, number, name, kind }];
   });
-};
 
 const NOTHING_ELSE = {
   role: 'posting',

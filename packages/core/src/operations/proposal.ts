@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart';
 import { knownAccount } from '../chart/queries';
 import { withoutBalances, type OpeningBalances } from '../ledger/opening-balances';
 import { apply, applyAll, rebase } from './apply';
-import { calledThen, type Called } from './called-then';
+import { calledThen, formerTitles, type Called } from './called-then';
 import { indexLanded, nextMet, type LandedIndex } from './landed-index';
 import type { Operation } from './operation';
 import type { Refusal } from './refusal';
@@ -67,10 +67,17 @@ const rebaseStep = (step: ProposalStep, landed: LandedIndex): StepAfter => {
   return { type: 'keep', step: same ? step : { ...step, operations } };
 };
 
-const withNames = (conflict: Conflict, newest: Chart, landed: readonly Landed[]): Conflict => {
-  const against = conflict.landed === null ? [] : [conflict.landed];
-  const called = calledThen(newest, landed, [...conflict.step.operations, ...against]);
-  return called.length === 0 ? conflict : { ...conflict, called };
+const withNames = (
+  conflicts: readonly Conflict[],
+  newest: Chart,
+  landed: readonly Landed[],
+): readonly Conflict[] => {
+  const then = conflicts.length === 0 ? new Map() : formerTitles(landed);
+  return conflicts.map((conflict) => {
+    const against = conflict.landed === null ? [] : [conflict.landed];
+    const called = calledThen(newest, then, [...conflict.step.operations, ...against]);
+    return called.length === 0 ? conflict : { ...conflict, called };
+  });
 };
 
 /**
@@ -98,11 +105,7 @@ export const replay = (
     else if (!isEmpty(after.step)) kept.push(after.step);
     if (outcome.ok) chart = outcome.chart;
   }
-  return {
-    chart,
-    steps: kept,
-    conflicts: conflicts.map((one) => withNames(one, newest, landed)),
-  };
+  return { chart, steps: kept, conflicts: withNames(conflicts, newest, landed) };
 };
 
 /** A proposal from which one operation was dropped, and what went with it. */

@@ -97,7 +97,7 @@ describe.each(INDUSTRY_CODES)(
 
     it('breaks no rule of the chart, and has numbers that fit the usual plan', () => {
       const wrong = charts.flatMap(({ said, chart }) =>
-        numberMisfits({ chart, plan: usualPlan(4), year: null }).map(
+        numberMisfits({ chart, plan: usualPlan(4), returned: null }).map(
           ({ accountIds, facts }) => `${said}: ${accountIds[0]} ${facts.why}`,
         ),
       );
@@ -349,7 +349,7 @@ describe('channels of sale', () => {
         '    4012 Own shop sales, Bazaar',
       ]),
     );
-    const lookedAt = { chart: outcome.chart, plan: usualPlan(4), year: null };
+    const lookedAt = { chart: outcome.chart, plan: usualPlan(4), returned: null };
     expect(numberMisfits(lookedAt)).toEqual([]);
   });
 

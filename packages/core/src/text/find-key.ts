@@ -8,10 +8,11 @@ export const findKey = (text: string): string => {
   return ASCII.test(key) ? key : key.normalize('NFD').replace(/\p{M}/gu, '').normalize('NFC');
 };
 
-/** Whether a text holds every word that is looked for, each anywhere in it; any text holds none. */
-export const holdsWords = (text: string, sought: string): boolean => {
-  const key = findKey(text);
-  return findKey(sought)
-    .split(' ')
-    .every((word) => key.includes(word));
+/** Whether the key of a text holds every word that is looked for, each anywhere in it; any text holds none. */
+export const holder = (sought: string): ((key: string) => boolean) => {
+  const words = findKey(sought).split(' ');
+  return (key) => words.every((word) => key.includes(word));
 };
+
+/** Whether a text holds every word that is looked for. */
+export const holdsWords = (text: string, sought: string): boolean => holder(sought)(findKey(text));

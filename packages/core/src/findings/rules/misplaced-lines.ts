@@ -1,20 +1,24 @@
-import { returnSheet, type Misplaced } from '../../returns/return-sheet';
-import type { FindingRule, Fix } from '../finding';
+import { accountOf } from '../../chart/queries';
+import { usualReturnLine } from '../../settings/return-forms';
+import type { FindingRule } from '../finding';
 
-/** An account of another form, or one that goes elsewhere than the account above, may go where its kind usually does. */
-const fixesOf = ({ id, why }: Misplaced): readonly Fix[] =>
-  why === 'noLine'
-    ? []
-    : [{ operations: [{ type: 'changeSetting', id, setting: 'returnLine', value: null }] }];
-
-/** Accounts with amounts that are not where the client's tax return wants them. */
-export const misplacedLines: FindingRule<'misplacedLine'> = ({ chart, year }) => {
-  const sheet = year === null ? null : returnSheet(chart, year.rollUp, year.filer);
-  return (sheet?.misplaced ?? []).map((one) => ({
-    code: 'misplacedLine',
-    severity: one.why === 'twice' ? 'doubtful' : 'wrong',
-    accountIds: [one.id],
-    facts: { why: one.why, amount: one.amount },
-    fixes: fixesOf(one),
-  }));
-};
+/**
+ * Accounts with amounts that are not where the client's tax return wants them. One of another form, or one that goes
+ * elsewhere than the account above, may go where its kind usually does, where the form has a line for that.
+ */
+export const misplacedLines: FindingRule<'misplacedLine'> = ({ chart, returned }) =>
+  (returned?.sheet.misplaced ?? []).map(({ id, why, amount }) => {
+    const kind = accountOf(chart, id)?.kind;
+    const usual =
+      kind === undefined || returned === null ? null : usualReturnLine(kind, returned.filer);
+    return {
+      code: 'misplacedLine',
+      severity: why === 'twice' ? 'doubtful' : 'wrong',
+      accountIds: [id],
+      facts: { why, amount },
+      fixes:
+        why === 'noLine' || usual === null
+          ? []
+          : [{ operations: [{ type: 'changeSetting', id, setting: 'returnLine', value: null }] }],
+    };
+  });

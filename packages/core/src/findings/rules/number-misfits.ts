@@ -1,12 +1,12 @@
 import { crosswalkTo, numbersOf, type CrosswalkRow } from '../../numbering/crosswalk';
 import type { Chart } from '../../chart/chart';
-import { recordsOf } from '../../chart/queries';
+import { idByNumber } from '../../chart/queries';
 import type { FindingRule, Fix } from '../finding';
 
-const alone = (chart: Chart, { id, to }: CrosswalkRow): readonly Fix[] => {
-  const taken = recordsOf(chart).some(({ number }) => number === to);
-  return to === null || taken ? [] : [{ operations: [{ type: 'renumber', id, number: to }] }];
-};
+const alone = (chart: Chart, { id, to }: CrosswalkRow): readonly Fix[] =>
+  to === null || idByNumber(chart, to) !== undefined
+    ? []
+    : [{ operations: [{ type: 'renumber', id, number: to }] }];
 
 /**
  * Numbers that are out of range, out of order, too short or not their parent's: what a renumbering with the fewest

@@ -1,10 +1,10 @@
 import { computed, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import {
+  findingsOf,
   idsWithin,
   inferPlan,
   numbersOf,
   planContrasLast,
-  planProblems,
   rangeFills,
   recordsOf,
   replaceLeading,
@@ -42,7 +42,11 @@ export class NumbersModel {
   private readonly settings = computed(() => this.chart().settings);
   readonly plan = linkedSignal<NumberPlan>(() => this.settings().plan);
   readonly numbered = linkedSignal<boolean>(() => this.settings().numbered);
-  readonly problems = computed(() => planProblems(this.plan()));
+  readonly problems = computed(() =>
+    findingsOf('planProblem', { chart: this.chart(), plan: this.plan(), returned: null }).map(
+      ({ facts }) => facts.problem,
+    ),
+  );
   readonly planChanged = computed(
     () =>
       this.numbered() !== this.settings().numbered ||

@@ -3,7 +3,7 @@ import {
   accountOf,
   eachNode,
   hasAccount,
-  matches,
+  matcherOf,
   mergedAccounts,
   findKey,
   parentIdOf,
@@ -59,7 +59,7 @@ export class ChartView {
       const kept = previous?.value ?? this.firstTouched();
       const filter = this.filter();
       const nodes = this.rows().flatMap((row) => (row.type === 'account' ? row.node : []));
-      const fitting = filter === '' ? nodes : nodes.filter((node) => matches(node, this.view()));
+      const fitting = filter === '' ? nodes : nodes.filter(matcherOf(this.view()));
       const stays =
         kept !== null &&
         accountOf(this.proposed.chart(), kept) !== undefined &&

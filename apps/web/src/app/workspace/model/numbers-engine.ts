@@ -4,7 +4,7 @@ import {
   type AccountId,
   type Chart,
   type Crosswalk,
-  type Finding,
+  type FindingOf,
   type FitRequest,
   type WhyChanged,
 } from '@iunctus/core';
@@ -21,7 +21,7 @@ export class NumbersEngine {
   private readonly proposed = inject(ProposedChart);
   private readonly worker = createNumbersWorker();
   private readonly serials: Record<Purpose, number> = { check: 0, preview: 0 };
-  private readonly checked = signal<readonly Finding[]>([]);
+  private readonly checked = signal<readonly FindingOf<'numberMisfit'>[]>([]);
   /** The renumbering that was asked for last; `null` while it is computed. */
   readonly preview = signal<Crosswalk | null>(null);
 
@@ -29,8 +29,8 @@ export class NumbersEngine {
   readonly misfits = computed<ReadonlyMap<AccountId, WhyChanged>>(
     () =>
       new Map(
-        this.checked().flatMap(({ code, accountIds, facts }) =>
-          code === 'numberMisfit' ? accountIds.map((id) => [id, facts.why] as const) : [],
+        this.checked().flatMap(({ accountIds, facts }) =>
+          accountIds.map((id) => [id, facts.why] as const),
         ),
       ),
   );

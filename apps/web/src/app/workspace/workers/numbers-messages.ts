@@ -1,4 +1,4 @@
-import type { ChartRecord, Crosswalk, Finding, NumberPlan } from '@iunctus/core';
+import type { ChartRecord, Crosswalk, FindingOf, NumberPlan } from '@iunctus/core';
 
 /** What a renumbering is asked for: a check of the numbers as they stand, or a preview. */
 export type Purpose = 'check' | 'preview';
@@ -16,6 +16,6 @@ export interface NumbersRequest {
 
 /** What the worker found: what is wrong with the numbers, or a renumbering. */
 export type NumbersAnswer = { readonly serial: number } & (
-  | { readonly purpose: 'check'; readonly findings: readonly Finding[] }
+  | { readonly purpose: 'check'; readonly findings: readonly FindingOf<'numberMisfit'>[] }
   | { readonly purpose: 'preview'; readonly crosswalk: Crosswalk }
 );

@@ -1,11 +1,11 @@
 /// <reference lib="webworker" />
-import { chartOf, crosswalkTo, findingsIn, type Chart } from '@iunctus/core';
+import { chartOf, crosswalkTo, findingsOf, type Chart } from '@iunctus/core';
 import type { NumbersAnswer, NumbersRequest } from './numbers-messages';
 
 const answerTo = (request: NumbersRequest, chart: Chart): NumbersAnswer => {
   const { purpose, serial, plan, movable, keep } = request;
   if (purpose === 'check') {
-    const findings = findingsIn({ chart, plan, year: null }, ['numberMisfit']);
+    const findings = findingsOf('numberMisfit', { chart, plan, returned: null });
     return { purpose, serial, findings };
   }
   const chosen = movable === null ? null : new Set(movable);
