@@ -4,7 +4,8 @@ import { ElementMarkComponent } from '../../shared/components/element-mark.compo
 import { changeWords } from '../../shared/words/change-words';
 import { dateWords } from '../../shared/words/period-words';
 import { NumbersEngine } from '../../workspace/model/numbers-engine';
-import { FOLD_WORDS, misfitWords } from '../../shared/words/number-words';
+import { misfitWords } from '../../shared/words/number-words';
+import { FOLD_WORDS } from '../model/tree-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Amounts } from '../../workspace/model/amounts';

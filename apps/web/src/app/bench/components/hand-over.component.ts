@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { proposalStateWords } from '../../shared/words/review-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -103,10 +103,7 @@ export class HandOverComponent {
   private readonly saving = this.store.selectSignal(workspaceFeature.selectSaving);
   protected readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
   private readonly api = inject(ApiService);
-  protected readonly people = reading(
-    () => 'all',
-    () => this.api.ask('people', {}),
-  );
+  protected readonly people = readingOnce(() => this.api.ask('people', {}));
   private readonly chosen = signal<string | null>(null);
 
   protected readonly clientId = computed(() => this.proposed.client()?.id ?? '');

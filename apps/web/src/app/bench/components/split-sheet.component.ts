@@ -10,7 +10,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { dateOrderOf, formatAmount, shownAmount, titleOf, type Minor } from '@iunctus/core';
+import { formatAmount, shownAmount, titleOf, type Minor } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
@@ -77,7 +77,7 @@ export class SplitSheetComponent {
     return facts === null ? [] : distinctionsOf(facts, this.dimensions());
   });
 
-  protected readonly order = computed(() => dateOrderOf(this.proposed.client()?.country ?? ''));
+  protected readonly order = this.proposed.dateOrder;
   protected readonly span = computed(() => {
     const facts = this.facts();
     if (facts?.first == null || facts.last === null) return '';

@@ -55,3 +55,6 @@ export const roomWords = (draft: Draft, chart: Chart): string => {
     room.rows.length === 1 ? '' : $localize` and ${room.rows.length - 1} more give way`;
   return $localize`No free number is left between its neighbours. Left empty, it gets ${room.number}:number:: ${first.from} becomes ${first.to}${others}.`;
 };
+
+/** What a row’s triangle does. */
+export const FOLD_WORDS = { open: $localize`Open`, close: $localize`Close` } as const;

@@ -1,22 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import type { ClientAnswer, NewClientRequest } from '@iunctus/contract';
+import { aClient } from '../../../testing/a-client';
 import { IDLE } from '../../shared/loading';
 import { ClientFormComponent } from './client-form.component';
 
-const CIDER: ClientAnswer = {
-  id: 'c1',
-  name: 'Kestrel Lane Cider Works',
-  legalForm: 'partnership',
-  industry: 'drinksMaker',
-  country: 'US',
-  currency: 'USD',
-  fiscalYearStart: 7,
+const CIDER = aClient({
   chart: { revision: 3, accounts: 62, adoptedAt: '2026-11-01T10:00:00Z', adoptedBy: 'Maren Oake' },
-  pending: 0,
-  toReview: 0,
-  latestMonth: '2026-10',
-  putAwayAt: null,
-};
+});
 
 const aForm = async (client: ClientAnswer | null) => {
   const fixture = TestBed.createComponent(ClientFormComponent);

@@ -31,6 +31,11 @@ const COUNTRIES = [
   { words: $localize`Canada`, value: 'CA', currency: 'CAD' },
 ] as const;
 
+const ASKED = {
+  legalForm: $localize`Choose what the client is by law.`,
+  industry: $localize`Choose a trade, or “Another trade”.`,
+} as const;
+
 /** What must be known of a client: of a new one, or of one that is changed, with what the change does. */
 @Component({
   selector: 'iu-client-form',
@@ -59,58 +64,46 @@ const COUNTRIES = [
             <small i18n class="error">Type the client’s name.</small>
           }
         </label>
-        <div class="field">
-          <span i18n>Legal form</span>
-          <iu-pick
-            i18n-label
-            label="Legal form"
-            i18n-placeholder
-            placeholder="Choose …"
-            [options]="legalForms"
-            [picked]="form.controls.legalForm.value"
-            (chosen)="form.patchValue({ legalForm: $any($event) })"
-            (left)="form.controls.legalForm.markAsTouched()"
-          />
-          @if (form.controls.legalForm.touched && form.controls.legalForm.invalid) {
-            <small i18n class="error">Choose what the client is by law.</small>
-          }
-        </div>
-        <div class="field">
-          <span i18n>Trade</span>
-          <iu-pick
-            i18n-label
-            label="Trade"
-            i18n-placeholder
-            placeholder="Choose …"
-            [options]="industries"
-            [picked]="form.controls.industry.value"
-            (chosen)="form.patchValue({ industry: $any($event) })"
-            (left)="form.controls.industry.markAsTouched()"
-          />
-          @if (form.controls.industry.touched && form.controls.industry.invalid) {
-            <small i18n class="error">Choose a trade, or “Another trade”.</small>
-          }
-        </div>
-        <div class="field">
-          <span i18n>Country</span>
-          <iu-pick
-            i18n-label
-            label="Country"
-            [options]="countries"
-            [picked]="form.controls.country.value"
-            (chosen)="form.patchValue({ country: $event })"
-          />
-        </div>
-        <div class="field">
-          <span i18n>Fiscal year begins in</span>
-          <iu-pick
-            i18n-label
-            label="Fiscal year begins in"
-            [options]="months"
-            [picked]="form.controls.fiscalYearStart.value.toString()"
-            (chosen)="form.patchValue({ fiscalYearStart: +$event })"
-          />
-        </div>
+        <iu-pick
+          labelled
+          i18n-label
+          label="Legal form"
+          i18n-placeholder
+          placeholder="Choose …"
+          [options]="legalForms"
+          [picked]="form.controls.legalForm.value"
+          (chosen)="form.patchValue({ legalForm: $event })"
+          (left)="form.controls.legalForm.markAsTouched()"
+          [wrong]="wrong('legalForm')"
+        />
+        <iu-pick
+          labelled
+          i18n-label
+          label="Trade"
+          i18n-placeholder
+          placeholder="Choose …"
+          [options]="industries"
+          [picked]="form.controls.industry.value"
+          (chosen)="form.patchValue({ industry: $event })"
+          (left)="form.controls.industry.markAsTouched()"
+          [wrong]="wrong('industry')"
+        />
+        <iu-pick
+          labelled
+          i18n-label
+          label="Country"
+          [options]="countries"
+          [picked]="form.controls.country.value"
+          (chosen)="form.patchValue({ country: $event })"
+        />
+        <iu-pick
+          labelled
+          i18n-label
+          label="Fiscal year begins in"
+          [options]="months"
+          [picked]="form.controls.fiscalYearStart.value.toString()"
+          (chosen)="form.patchValue({ fiscalYearStart: +$event })"
+        />
       </div>
       @if (consequences().length > 0) {
         <div class="consequences" role="status">
@@ -187,7 +180,7 @@ export class ClientFormComponent implements OnInit {
       value: value,
       words: INDUSTRIES[value].name,
     })),
-    { value: 'other', words: $localize`Another trade` },
+    { value: 'other' as const, words: $localize`Another trade` },
   ];
   protected readonly months = MONTH_NAMES.map((words, index) => ({
     words,
@@ -205,6 +198,12 @@ export class ClientFormComponent implements OnInit {
     fiscalYearStart: new FormControl(1, { nonNullable: true }),
   });
   private readonly typed = toSignal(this.form.valueChanges);
+
+  /** What is asked for where nothing was chosen. */
+  protected wrong(field: 'legalForm' | 'industry'): string {
+    const { touched, invalid } = this.form.controls[field];
+    return touched && invalid ? ASKED[field] : '';
+  }
 
   /** What the change does to chart, return and amounts; said before it is kept. */
   protected readonly consequences = computed(() => {

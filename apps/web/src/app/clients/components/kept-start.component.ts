@@ -21,7 +21,7 @@ import { catchError, EMPTY, forkJoin } from 'rxjs';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { reading } from '../../shared/api/reading';
+import { reading, readingOnce } from '../../shared/api/reading';
 import type { ChosenStart } from '../model/chosen-start';
 import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -114,10 +114,7 @@ export class KeptStartComponent {
   /** What a newer version brings, to be proposed. */
   readonly proposed = output<ProposalStep>();
 
-  protected readonly kept = reading(
-    () => 'all',
-    () => this.api.ask('keptCharts', {}),
-  );
+  protected readonly kept = readingOnce(() => this.api.ask('keptCharts', {}));
   protected readonly charts = computed(() => this.kept.value() ?? []);
   protected readonly choices = computed(() => [
     { value: '', words: $localize`Begin from none of them` },

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { KeptChartComponent } from '../components/kept-chart.component';
 import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { ApiService } from '../../shared/api/api.service';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 
 /** The practice's own starting charts: their versions, who began from them, and how far they have moved. */
@@ -40,8 +40,5 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
 })
 export class KeptChartsPage {
   private readonly api = inject(ApiService);
-  protected readonly charts = reading(
-    () => 'all',
-    () => this.api.ask('keptCharts', {}),
-  );
+  protected readonly charts = readingOnce(() => this.api.ask('keptCharts', {}));
 }

@@ -2,25 +2,12 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
+import { aClient } from '../../../testing/a-client';
 import { refuse, testServer, waitingAt } from '../../../testing/test-server';
 import { ClientsPageActions } from './clients.actions';
 import * as effects from './clients.effects';
 import { clientsFeature } from './clients.feature';
 
-const CLIENT = {
-  id: '0b0e7c4e-7d38-4a52-9a6c-9f53c0ffee01',
-  name: 'Linden Bindery',
-  legalForm: 'corporation',
-  industry: null,
-  country: 'US',
-  currency: 'USD',
-  fiscalYearStart: 1,
-  chart: null,
-  pending: 0,
-  toReview: 0,
-  latestMonth: null,
-  putAwayAt: null,
-} as const;
 const REQUEST = {
   name: 'Linden Bindery',
   legalForm: 'corporation',
@@ -29,6 +16,7 @@ const REQUEST = {
   currency: 'USD',
   fiscalYearStart: 1,
 } as const;
+const CLIENT = aClient({ ...REQUEST, latestMonth: null });
 
 describe('the clients of the practice', () => {
   const navigate = jest.fn(() => Promise.resolve(true));

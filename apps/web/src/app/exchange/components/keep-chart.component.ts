@@ -3,7 +3,7 @@ import type { KeepChartAnswer } from '@iunctus/contract';
 import { catchError, EMPTY } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
@@ -16,16 +16,14 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
   template: `
     <iu-reading-note [of]="charts" />
     <form (submit)="keep($event)">
-      <div class="field">
-        <span i18n>As</span>
-        <iu-pick
-          i18n-label
-          label="As"
-          [options]="choices()"
-          [picked]="chosen()"
-          (chosen)="chosen.set($event)"
-        />
-      </div>
+      <iu-pick
+        labelled
+        i18n-label
+        label="As"
+        [options]="choices()"
+        [picked]="chosen()"
+        (chosen)="chosen.set($event)"
+      />
       @if (chosen() === '') {
         <label class="field">
           <span i18n>Called</span>
@@ -83,10 +81,7 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
 export class KeepChartComponent {
   private readonly api = inject(ApiService);
   readonly clientId = input.required<string>();
-  protected readonly charts = reading(
-    () => 'all',
-    () => this.api.ask('keptCharts', {}),
-  );
+  protected readonly charts = readingOnce(() => this.api.ask('keptCharts', {}));
   protected readonly choices = computed(() => [
     { value: '', words: $localize`a new starting chart` },
     ...(this.charts.value() ?? []).map(({ id, name }) => ({

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   accountOf,
-  dateOrderOf,
   formatAmount,
   sidesOf,
   titleOf,
@@ -39,7 +38,7 @@ export class BalancesPartComponent {
   readonly titles = input.required<ReadonlyMap<string, string>>();
 
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
-  protected readonly order = computed(() => dateOrderOf(this.proposed.client()?.country ?? ''));
+  protected readonly order = this.proposed.dateOrder;
   protected readonly sides = computed(() => {
     const { debit, credit } = sidesOf(this.balances());
     const words = (amount: number): string =>

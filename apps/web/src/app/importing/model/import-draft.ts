@@ -22,7 +22,7 @@ import type {
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
 import type { Decided } from './row-filter';
@@ -63,10 +63,7 @@ export class ImportDraft {
   /** Why what columns and types mean could not be kept for the next time. */
   readonly unkept = signal<ApiProblem | null>(null);
   /** Lists that the practice brought in before; they are there before a file is. */
-  readonly knownLists = reading(
-    () => 'all',
-    () => this.api.ask('knownLists', {}),
-  );
+  readonly knownLists = readingOnce(() => this.api.ask('knownLists', {}));
 
   private readonly anew = <T>(value: () => T) =>
     linkedSignal<unknown, T>({ source: () => this.seen(), computation: value });

@@ -39,18 +39,16 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
           </select>
         </label>
         @if (form.controls.role.value === 'onlooker') {
-          <div class="field">
-            <span i18n>The one client that they see</span>
-            <iu-pick
-              i18n-label
-              label="The one client that they see"
-              i18n-placeholder
-              placeholder="Which client …"
-              [options]="clientChoices()"
-              [picked]="form.controls.clientId.value"
-              (chosen)="form.patchValue({ clientId: $event })"
-            />
-          </div>
+          <iu-pick
+            labelled
+            i18n-label
+            label="The one client that they see"
+            i18n-placeholder
+            placeholder="Which client …"
+            [options]="clientChoices()"
+            [picked]="form.controls.clientId.value"
+            (chosen)="form.patchValue({ clientId: $event })"
+          />
         }
       </div>
       @if (wrong(); as words) {

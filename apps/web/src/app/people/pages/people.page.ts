@@ -7,7 +7,7 @@ import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { momentWords } from '../../shared/words/period-words';
@@ -41,14 +41,8 @@ interface Link {
 export class PeoplePage {
   private readonly api = inject(ApiService);
   protected readonly session = inject(Store).selectSignal(sessionFeature.selectSession);
-  protected readonly staff = reading(
-    () => 'all',
-    () => this.api.ask('staff', {}),
-  );
-  protected readonly everyClient = reading(
-    () => 'all',
-    () => this.api.ask('clients', {}),
-  );
+  protected readonly staff = readingOnce(() => this.api.ask('staff', {}));
+  protected readonly everyClient = readingOnce(() => this.api.ask('clients', {}));
   protected readonly clients = computed(() => this.everyClient.value() ?? []);
   protected readonly problem = signal<ApiProblem | null>(null);
   protected readonly adding = signal(false);

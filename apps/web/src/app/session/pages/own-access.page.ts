@@ -6,7 +6,7 @@ import { InputText } from 'primeng/inputtext';
 import { PASSWORD_LENGTH } from '@iunctus/contract';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
@@ -37,10 +37,7 @@ export class OwnAccessPage {
   protected readonly roleWords = ROLE_WORDS;
   protected readonly momentWords = momentWords;
   protected readonly least = PASSWORD_LENGTH.least;
-  protected readonly sessions = reading(
-    () => 'all',
-    () => this.api.ask('sessions', {}),
-  );
+  protected readonly sessions = readingOnce(() => this.api.ask('sessions', {}));
   protected readonly problem = signal<ApiProblem | null>(null);
   protected readonly said = signal('');
   protected readonly form = new FormGroup({

@@ -3,7 +3,7 @@ import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angula
 import { Store } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import { ApiService } from '../../shared/api/api.service';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 import { ROLE_WORDS } from '../../shared/words/people-words';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -76,10 +76,7 @@ export class SignInPage {
   protected readonly roleWords = ROLE_WORDS;
   /** Who may sign in where this is only the demo. Nothing is lost where that cannot be had. */
   private readonly api = inject(ApiService);
-  private readonly entrance = reading(
-    () => 'all',
-    () => this.api.ask('entrance', {}),
-  );
+  private readonly entrance = readingOnce(() => this.api.ask('entrance', {}));
   protected readonly demo = computed(() => this.entrance.value()?.demo ?? null);
 
   protected signInAs(email: string, password: string): void {

@@ -39,3 +39,6 @@ export const reading = <Q, T>(
     again: () => void resource.reload(),
   };
 };
+
+/** Reads what there is one of: nothing has to be said of which. */
+export const readingOnce = <T>(ask: () => Observable<T>): Reading<T> => reading(() => 'all', ask);

@@ -14,7 +14,7 @@ export interface ListField {
   /** Whether Tab takes it too; Enter always does. */
   readonly tabTakes: boolean;
   /** Whether Escape only closes the open list, and leaves what is around it for the next time. */
-  readonly escapeCloses?: boolean;
+  escapeCloses(): boolean;
 }
 
 const takeMarked = (list: AutoComplete, event: KeyboardEvent): boolean => {
@@ -64,7 +64,7 @@ export const watchListKeys = (host: HTMLElement, field: ListField): void => {
     'keydown',
     (event) => {
       if (event.key === 'Enter' || (event.key === 'Tab' && field.tabTakes)) take(event);
-      else if (event.key === 'Escape' && field.escapeCloses === true && field.list().overlayVisible)
+      else if (event.key === 'Escape' && field.escapeCloses() && field.list().overlayVisible)
         close(event);
       else if (event.key === 'ArrowDown' && !field.list().overlayVisible) open(event);
       else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') marked = true;

@@ -1,33 +1,55 @@
+import { NgTemplateOutlet } from '@angular/common';
 import {
+  afterNextRender,
+  booleanAttribute,
   ChangeDetectionStrategy,
   Component,
   computed,
+  contentChild,
   effect,
+  ElementRef,
+  inject,
+  Injector,
   input,
   output,
+  signal,
+  TemplateRef,
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { findKey } from '@iunctus/core';
-import { AutoComplete } from 'primeng/autocomplete';
-import { ChoiceBase } from './choice-base';
+import { findKey, holder } from '@iunctus/core';
+import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
+import { AT_ONCE, watchListKeys } from './list-keys';
 
 /** One of the things that can be picked. */
-export interface PickOption {
-  readonly value: string;
+export interface PickOption<V extends string = string> {
+  readonly value: V;
   readonly words: string;
+  /** What else finds it. */
+  readonly also?: string;
 }
 
-interface Choice extends PickOption {
+interface Choice<V extends string> extends PickOption<V> {
   readonly key: string;
+  /** Its words alone, as they compare. */
+  readonly title: string;
 }
 
-/** Picking one of many by typing part of what it is called, accents or none. */
+/** Most choices that the list shows at once. */
+const SHOWN = 60;
+
+/**
+ * Picking one of many by typing part of what it is called, accents or none. A template inside shows each option in its
+ * own way; else there are its words.
+ */
 @Component({
   selector: 'iu-pick',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AutoComplete, FormsModule],
+  imports: [AutoComplete, FormsModule, NgTemplateOutlet],
   template: `
+    @if (labelled()) {
+      <span>{{ label() }}</span>
+    }
     <p-autocomplete
       #list
       [ngModel]="value()"
@@ -40,7 +62,7 @@ interface Choice extends PickOption {
       [autoOptionFocus]="true"
       [forceSelection]="true"
       [completeOnFocus]="false"
-      [dropdown]="true"
+      [dropdown]="!plain()"
       dropdownAriaLabel="All of {{ label() }}"
       i18n-dropdownAriaLabel
       [pt]="button"
@@ -52,56 +74,103 @@ interface Choice extends PickOption {
       [inputId]="inputId()"
       (onBlur)="left.emit()"
       appendTo="body"
-      scrollHeight="260px"
-      i18n-emptyMessage
-      emptyMessage="Nothing here is called that."
-    />
+      scrollHeight="320px"
+      [emptyMessage]="noneFound()"
+    >
+      <ng-template #item let-choice>
+        <ng-container
+          [ngTemplateOutlet]="shown() ?? words"
+          [ngTemplateOutletContext]="{ $implicit: choice }"
+        />
+      </ng-template>
+    </p-autocomplete>
+    @if (wrong() !== '') {
+      <small class="error">{{ wrong() }}</small>
+    }
+    <ng-template #words let-choice>{{ choice.words }}</ng-template>
   `,
-  styleUrls: ['./choice.css', './pick.component.css'],
+  styleUrl: './pick.component.css',
+  host: { '[class.field]': 'labelled()', '[class.plain]': 'plain()' },
 })
-export class PickComponent extends ChoiceBase<Choice> {
-  readonly options = input.required<readonly PickOption[]>();
+export class PickComponent<V extends string = string> {
+  readonly options = input.required<readonly PickOption<V>[]>();
   /** The value picked; one that is not among the options stands for none. */
-  readonly picked = input.required<string | null>();
+  readonly picked = input.required<V | null | undefined>();
   readonly label = input.required<string>();
+  /** Whether the label stands above it, and not only for those who hear it. */
+  readonly labelled = input(false, { transform: booleanAttribute });
+  /** Without a button for the mouse; Escape leaves what is around, too. */
+  readonly plain = input(false, { transform: booleanAttribute });
   readonly placeholder = input('');
+  /** What is wrong with what is picked; empty when nothing is. */
+  readonly wrong = input('');
+  readonly noneFound = input($localize`Nothing here is called that.`);
   readonly inputId = input<string>();
-  readonly chosen = output<string>();
+  readonly chosen = output<V>();
   readonly left = output();
 
+  protected readonly atOnce = AT_ONCE;
   /** The keyboard opens the list from the field; the button is the mouse's. */
   protected readonly button = { dropdown: { tabindex: -1 } };
-  protected readonly autoComplete = viewChild.required<AutoComplete>('list');
-  private readonly all = computed<readonly Choice[]>(() =>
-    this.options().map((option) => ({ ...option, key: findKey(option.words) })),
+  protected readonly found = signal<Choice<V>[]>([]);
+  protected readonly value = signal<Choice<V> | null>(null);
+  protected readonly shown = contentChild(TemplateRef);
+  private readonly list = viewChild.required<AutoComplete>('list');
+  private readonly injector = inject(Injector);
+  private readonly all = computed<readonly Choice<V>[]>(() =>
+    this.options().map((option) => {
+      const title = findKey(option.words);
+      return { ...option, title, key: `${title} ${findKey(option.also ?? '')}` };
+    }),
   );
 
   constructor() {
-    super();
     effect(() => {
       const picked = this.picked();
       this.value.set(this.all().find(({ value }) => value === picked) ?? null);
     });
+    watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
+      list: () => this.list(),
+      takeBest: (typed) => this.takeBest(typed),
+      tabTakes: true,
+      escapeCloses: () => !this.plain(),
+    });
   }
 
-  protected override escapeCloses(): boolean {
-    return true;
+  protected search({ query }: AutoCompleteCompleteEvent): void {
+    const typed = !this.isShown(query);
+    this.found.set(this.matching(typed ? query : '').slice(0, SHOWN));
+    if (typed) this.markBest();
   }
 
-  protected titleOf({ words }: Choice): string {
-    return words;
+  protected take(choice: Choice<V> | string | null): void {
+    if (choice === null || typeof choice === 'string') return;
+    this.value.set(choice);
+    this.chosen.emit(choice.value);
   }
 
-  protected matching(query: string): Choice[] {
-    const key = findKey(query);
-    const words = key.split(' ');
-    const begins = (choice: Choice): number => (choice.key.startsWith(key) ? 0 : 1);
+  /** The choices that fit, those whose words begin with what was typed before the others; all of them for nothing. */
+  private matching(query: string): Choice<V>[] {
+    const [holds, key] = [holder(query), findKey(query)];
+    const begins = ({ title }: Choice<V>): number => (title.startsWith(key) ? 0 : 1);
     return this.all()
-      .filter((choice) => words.every((word) => choice.key.includes(word)))
+      .filter((choice) => holds(choice.key))
       .sort((a, b) => begins(a) - begins(b));
   }
 
-  protected tell({ value }: Choice): void {
-    this.chosen.emit(value);
+  /** The list would mark the present choice; what is typed asks for the best match. */
+  private markBest(): void {
+    afterNextRender(() => this.list().focusedOptionIndex.set(0), { injector: this.injector });
+  }
+
+  private takeBest(typed: string): boolean {
+    if (typed.trim() === '' || this.isShown(typed)) return false;
+    const [best] = this.matching(typed);
+    if (best !== undefined) this.take(best);
+    return best !== undefined;
+  }
+
+  private isShown(text: string): boolean {
+    return this.value()?.words === text;
   }
 }

@@ -11,7 +11,7 @@ import { ProblemNoteComponent } from './problem-note.component';
     @if (of().problem(); as found) {
       <iu-problem-note [problem]="found" />
       <button i18n class="button small" type="button" (click)="of().again()">Try again</button>
-    } @else if (of().loading() && of().value() === null) {
+    } @else if (waiting() !== '' && of().loading() && of().value() === null) {
       <p class="muted" role="status">{{ waiting() }}</p>
     }
   `,
@@ -28,5 +28,6 @@ import { ProblemNoteComponent } from './problem-note.component';
 })
 export class ReadingNoteComponent {
   readonly of = input.required<Reading<unknown>>();
+  /** What is said while it is read; nothing where it is empty. */
   readonly waiting = input('Reading …');
 }

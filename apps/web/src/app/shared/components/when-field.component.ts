@@ -1,4 +1,5 @@
 import {
+  booleanAttribute,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -19,6 +20,9 @@ import { unreadWhen, writtenWhen } from '../words/period-words';
   selector: 'iu-when-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    @if (labelled()) {
+      <span>{{ label() }}</span>
+    }
     <input
       class="text"
       autocomplete="off"
@@ -46,11 +50,15 @@ import { unreadWhen, writtenWhen } from '../words/period-words';
     input {
       width: 100%;
     }
+    :host(.field) {
+      display: grid;
+    }
     .error {
       color: var(--bad);
       font-weight: 600;
     }
   `,
+  host: { '[class.field]': 'labelled()' },
 })
 export class WhenFieldComponent {
   private static count = 0;
@@ -60,6 +68,8 @@ export class WhenFieldComponent {
   /** `YYYY-MM-DD` or `YYYY-MM`; empty for none. */
   readonly value = input.required<string>();
   readonly label = input.required<string>();
+  /** Whether the label stands above it, and not only for those who hear it. */
+  readonly labelled = input(false, { transform: booleanAttribute });
   readonly placeholder = input('');
   /** Another day or month, an empty text for none, or `null` where what is typed cannot be read. */
   readonly changed = output<string | null>();

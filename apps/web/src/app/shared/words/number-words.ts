@@ -113,6 +113,3 @@ export const levelsExample = (plan: NumberPlan): string => {
 /** What is wrong with an account's number, by the chart's plan. */
 export const misfitWords = (number: string, why: WhyChanged): string =>
   $localize`${number} is ${WHY_WORDS[why]}`;
-
-/** What a row's triangle does. */
-export const FOLD_WORDS = { open: $localize`Open`, close: $localize`Close` } as const;

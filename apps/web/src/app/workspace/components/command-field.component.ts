@@ -148,6 +148,7 @@ export class CommandFieldComponent {
       list: () => this.list(),
       takeBest: (typed) => this.takeBest(typed),
       tabTakes: false,
+      escapeCloses: () => false,
     });
   }
 

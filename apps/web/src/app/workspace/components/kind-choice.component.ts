@@ -1,110 +1,74 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  input,
-  output,
-  viewChild,
-} from '@angular/core';
-import { FormsModule } from '@angular/forms';
-import { KIND_CODES, KINDS, findKey, type Element, type KindCode } from '@iunctus/core';
-import { AutoComplete } from 'primeng/autocomplete';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { KIND_CODES, KINDS, type Element, type KindCode } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
-import { ChoiceBase } from '../../shared/components/choice-base';
 
-interface Choice {
-  readonly code: KindCode;
-  readonly name: string;
-  readonly element: Element;
-  readonly landing: string;
-  readonly sentence: string;
-  readonly key: string;
-}
-
-const CHOICES: readonly Choice[] = KIND_CODES.map((code) => {
-  const { name, element, sentence } = KINDS[code];
-  const landing = landingWords(code);
-  const key = findKey(`${name} ${landing} ${sentence} ${ELEMENT_WORDS[element]}`);
-  return { code, name, element, landing, sentence, key };
+const OPTIONS = KIND_CODES.map((value) => {
+  const { name: words, element, sentence } = KINDS[value];
+  const landing = landingWords(value);
+  const also = `${landing} ${sentence} ${ELEMENT_WORDS[element]}`;
+  return { value, words, also, element, landing, sentence };
 });
 
 /** Choosing a kind by typing part of its name; each says where it leads and what belongs there. */
 @Component({
   selector: 'iu-kind-choice',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, AutoComplete, ElementMarkComponent],
+  imports: [ElementMarkComponent, PickComponent],
   template: `
-    <p-autocomplete
-      #list
-      [ngModel]="value()"
-      (ngModelChange)="take($event)"
-      [suggestions]="found()"
-      (completeMethod)="search($event)"
-      optionLabel="name"
-      dataKey="code"
-      [autoOptionFocus]="true"
-      [forceSelection]="true"
-      [delay]="0"
-      [motionOptions]="atOnce"
-      [minQueryLength]="0"
-      i18n-ariaLabel
-      ariaLabel="Kind"
+    <iu-pick
+      plain
+      [options]="options()"
+      [picked]="kind()"
+      label="Kind"
+      i18n-label
       [inputId]="inputId()"
-      appendTo="body"
-      scrollHeight="320px"
-      i18n-emptyMessage
-      emptyMessage="No kind is called that."
+      noneFound="No kind is called that."
+      i18n-noneFound
+      (chosen)="chosen.emit($event)"
     >
-      <ng-template #item let-choice>
+      <ng-template let-choice>
         <div class="kind-choice">
           <iu-element-mark [element]="choice.element" />
           <div>
-            <strong>{{ choice.name }}</strong>
+            <strong>{{ choice.words }}</strong>
             <div class="landing">{{ choice.landing }}</div>
             <div class="sentence">{{ choice.sentence }}</div>
           </div>
         </div>
       </ng-template>
-    </p-autocomplete>
+    </iu-pick>
   `,
-  styleUrl: '../../shared/components/choice.css',
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
+    .kind-choice {
+      display: grid;
+      grid-template-columns: 14px 1fr;
+      align-items: baseline;
+      gap: 4px;
+      white-space: normal;
+    }
+    .landing,
+    .sentence {
+      color: var(--ink-2);
+      font-size: 12px;
+    }
+  `,
 })
-export class KindChoiceComponent extends ChoiceBase<Choice> {
+export class KindChoiceComponent {
   readonly kind = input.required<KindCode>();
   /** Kinds of this element come first. */
   readonly near = input<Element | null>(null);
   readonly inputId = input<string>();
   readonly chosen = output<KindCode>();
 
-  protected readonly autoComplete = viewChild.required<AutoComplete>('list');
-  private readonly ordered = computed(() => {
+  protected readonly options = computed(() => {
     const near = this.near();
-    const own = CHOICES.filter(({ element }) => element === near);
-    return [...own, ...CHOICES.filter(({ element }) => element !== near)];
+    const own = OPTIONS.filter(({ element }) => element === near);
+    return [...own, ...OPTIONS.filter(({ element }) => element !== near)];
   });
-
-  constructor() {
-    super();
-    effect(() => {
-      const kind = this.kind();
-      this.value.set(CHOICES.find(({ code }) => code === kind) ?? null);
-    });
-  }
-
-  protected titleOf({ name }: Choice): string {
-    return name;
-  }
-
-  protected matching(query: string): Choice[] {
-    const words = findKey(query).split(' ');
-    const fitting = this.ordered().filter(({ key }) => words.every((word) => key.includes(word)));
-    const begins = ({ name }: Choice): number => (findKey(name).startsWith(findKey(query)) ? 0 : 1);
-    return fitting.sort((a, b) => begins(a) - begins(b));
-  }
-
-  protected tell({ code }: Choice): void {
-    this.chosen.emit(code);
-  }
 }

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { dateOrderOf, isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
+import { isMonth, namedPeriod, PERIOD_NAMES, type PeriodName } from '@iunctus/core';
 import { PopoverDirective } from '../../shared/components/popover.directive';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { PERIOD_WORDS, shortPeriod } from '../../shared/words/period-words';
+import { ProposedChart } from '../model/proposed-chart';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { workspaceFeature } from '../state/workspace.feature';
 
@@ -43,28 +44,24 @@ import { workspaceFeature } from '../state/workspace.feature';
             </button>
           }
           <form (ngSubmit)="chooseMonths() && panel.hide()">
-            <div class="field">
-              <span i18n>From</span>
-              <iu-when-field
-                unit="month"
-                i18n-label
-                label="From"
-                [order]="order()"
-                [value]="chosen.first"
-                (changed)="first.set($event ?? unread)"
-              />
-            </div>
-            <div class="field">
-              <span i18n>to</span>
-              <iu-when-field
-                unit="month"
-                i18n-label
-                label="to"
-                [order]="order()"
-                [value]="chosen.last"
-                (changed)="last.set($event ?? unread)"
-              />
-            </div>
+            <iu-when-field
+              labelled
+              unit="month"
+              i18n-label
+              label="From"
+              [order]="order()"
+              [value]="chosen.first"
+              (changed)="first.set($event ?? unread)"
+            />
+            <iu-when-field
+              labelled
+              unit="month"
+              i18n-label
+              label="to"
+              [order]="order()"
+              [value]="chosen.last"
+              (changed)="last.set($event ?? unread)"
+            />
             <button i18n class="button small">Show</button>
           </form>
           @if (wrong()) {
@@ -134,7 +131,7 @@ export class PeriodChoiceComponent {
   protected readonly unread = '';
   protected readonly wrong = signal(false);
 
-  protected readonly order = computed(() => dateOrderOf(this.client()?.country ?? ''));
+  protected readonly order = inject(ProposedChart).dateOrder;
 
   protected readonly words = computed(() => {
     const period = this.period();

@@ -7,6 +7,7 @@ import {
   changeOf,
   chartOf,
   countChanges,
+  dateOrderOf,
   emptyChart,
   proposedChart,
   subjectsOf,
@@ -51,6 +52,8 @@ export class ProposedChart {
   private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
   readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  /** The order in which the client's country writes days and months. */
+  readonly dateOrder = computed(() => dateOrderOf(this.client()?.country ?? ''));
 
   /** Whether the chart of the client that is open is there. */
   readonly ready = computed(() => this.adopted() !== null);

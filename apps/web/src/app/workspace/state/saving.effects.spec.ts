@@ -1,9 +1,10 @@
 import { TestBed } from '@angular/core/testing';
-import type { BenchChart, ClientAnswer } from '@iunctus/contract';
+import type { BenchChart } from '@iunctus/contract';
 import { recordsOf, type ProposalStep } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
+import { aBench, aClient } from '../../../testing/a-client';
 import { nothingAsked, refuse, testServer, waitingAt } from '../../../testing/test-server';
 import { Rights } from '../../session/state/rights';
 import { KeptProposals } from '../model/kept-proposals';
@@ -16,42 +17,10 @@ const ADDRESS = `/api/clients/${ID}/proposal`;
 /** The contract takes nothing but ids that are drawn. */
 const idOf = (number: string): string => `00000000-0000-4000-8000-00000000${number}`;
 const CHART = aChart('1010 Bank\n6010 Wages');
-const CLIENT = {
-  id: ID,
-  name: 'Kestrel Lane Cider Works',
-  legalForm: 'partnership',
-  industry: 'drinksMaker',
-  country: 'US',
-  currency: 'USD',
-  fiscalYearStart: 7,
-  chart: null,
-  pending: 0,
-  toReview: 0,
-  latestMonth: '2026-10',
-  putAwayAt: null,
-} as ClientAnswer;
+const CLIENT = aClient({ id: ID });
 const BENCH: BenchChart = {
-  revision: 3,
-  settings: CHART.settings,
+  ...aBench(CHART),
   accounts: recordsOf(CHART).map((one) => ({ ...one, id: idOf(one.id) })),
-  posted: [],
-  merged: [],
-  splits: [],
-  usedValues: [],
-  former: [],
-  proposal: {
-    version: 1,
-    baseRevision: 3,
-    steps: [],
-    conflicts: [],
-    asKept: true,
-    name: '',
-    comment: '',
-    state: 'draft',
-    reviewer: null,
-    remarks: [],
-  },
-  waiting: [],
 };
 const rename = (id: string, value: string): ProposalStep => ({
   id: idOf(`000${id}`),

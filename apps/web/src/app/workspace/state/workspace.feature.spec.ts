@@ -1,27 +1,15 @@
-import type { BalancesAnswer, BenchChart, ClientAnswer } from '@iunctus/contract';
-import { recordsOf, type ProposalStep } from '@iunctus/core';
+import type { BalancesAnswer, BenchChart } from '@iunctus/contract';
+import type { ProposalStep } from '@iunctus/core';
 import { aChart } from '@iunctus/core/testing';
 import type { Action } from '@ngrx/store';
+import { aBench, aClient } from '../../../testing/a-client';
 import { WorkspaceApiActions, WorkspaceActions } from './workspace.actions';
 import { workspaceFeature, type WorkspaceState } from './workspace.feature';
 import { broughtBack, mergeSteps, requestOf } from './kept-proposal';
 
 const CHART = aChart('1010 Bank\n6010 Wages\n6020 Training');
 
-const CLIENT: ClientAnswer = {
-  id: 'c1',
-  name: 'Kestrel Lane Cider Works',
-  legalForm: 'partnership',
-  industry: 'drinksMaker',
-  country: 'US',
-  currency: 'USD',
-  fiscalYearStart: 7,
-  chart: null,
-  pending: 0,
-  toReview: 0,
-  latestMonth: '2026-10',
-  putAwayAt: null,
-};
+const CLIENT = aClient({ id: 'c1' });
 
 const rename = (id: string, account: string, value: string): ProposalStep => ({
   id,
@@ -33,29 +21,14 @@ const [A, B, C] = [
   rename('c', '1010', 'Account'),
 ] as const;
 
-const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart => ({
-  revision: 3,
-  settings: CHART.settings,
-  accounts: [...recordsOf(CHART)],
-  posted: [],
-  merged: [],
-  splits: [],
-  usedValues: [],
-  former: [],
-  proposal: {
+const chartWith = (steps: readonly ProposalStep[], version = 1): BenchChart =>
+  aBench(CHART, {
     version,
-    baseRevision: 3,
     steps: [...steps],
-    conflicts: [],
-    asKept: true,
     name: 'Names said plainly',
-    comment: '',
     state: 'approved',
     reviewer: { id: 'tobias', name: 'Tobias Fenn' },
-    remarks: [],
-  },
-  waiting: [],
-});
+  });
 
 const after = (...actions: readonly Action[]): WorkspaceState =>
   actions.reduce<WorkspaceState | undefined>(

@@ -20,7 +20,7 @@ import {
 import { ToggleSwitch } from 'primeng/toggleswitch';
 import { sessionFeature } from '../../../session/state/session.feature';
 import { ApiService } from '../../../shared/api/api.service';
-import { reading } from '../../../shared/api/reading';
+import { readingOnce } from '../../../shared/api/reading';
 import { PickComponent } from '../../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../../shared/components/reading-note.component';
 import {
@@ -142,10 +142,7 @@ export class AccountSettingsComponent {
   private readonly session = inject(Store).selectSignal(sessionFeature.selectSession);
   protected readonly me = computed(() => this.session()?.user.id ?? '');
   private readonly api = inject(ApiService);
-  protected readonly everybody = reading(
-    () => 'all',
-    () => this.api.ask('people', {}),
-  );
+  protected readonly everybody = readingOnce(() => this.api.ask('people', {}));
   protected readonly people = computed(() => this.everybody.value() ?? []);
 
   protected sees(id: string): boolean {
