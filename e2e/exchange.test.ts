@@ -46,6 +46,25 @@ describe('taking a chart out, by keyboard alone', () => {
     expect(whole.size).toBeGreaterThan(table.size);
   });
 
+  it('takes months as they are typed', async () => {
+    await maren.page.focus('iu-period-choice button');
+    await maren.press('Enter');
+    await maren.tabTo('From');
+    await maren.press('Control+a');
+    await maren.type('aug 26');
+    await maren.tabTo('to');
+    await maren.press('Control+a');
+    await maren.type('no month');
+    await maren.tabTo('Show');
+    await maren.sees('Type a month, such as');
+    await maren.press('Enter');
+    await maren.sees('Choose a first month that is not after the last.');
+    await maren.press('Shift+Tab', 'Control+a');
+    await maren.type('9/2026');
+    await maren.press('Enter');
+    await maren.sees('With amounts, 1 August – 30 September 2026');
+  });
+
   it('hands auditors their files, with the balances of the period', async () => {
     expect((await takes('Standard audit file')).type).toContain('application/xml');
     const balances = await takes('Audit data: trial balance');
@@ -53,7 +72,7 @@ describe('taking a chart out, by keyboard alone', () => {
     const href = await maren.page.evaluate(
       () => (document.activeElement as HTMLAnchorElement).href,
     );
-    expect(href).toMatch(/first=2026-07&last=2026-10$/);
+    expect(href).toMatch(/first=2026-08&last=2026-09$/);
   });
 
   it('hands the return over by line, and to the tax software, which takes it', async () => {

@@ -36,6 +36,9 @@ describe('a client’s first chart, by keyboard alone', () => {
 
   it('shows the accounts of a trade before they are made', async () => {
     await maren.page.waitForSelector('input[aria-label="Find a trade"]:focus');
+    // Nothing is known of the trade, and none is taken for granted.
+    await maren.sees('Choose a trade first');
+    await maren.seesNoMore('Operating account');
     await maren.type('brewery');
     await maren.sees('NAICS 312120');
     await maren.sees('Makes cider, beer, spirits');
@@ -52,6 +55,7 @@ describe('a client’s first chart, by keyboard alone', () => {
   });
 
   it('arrives as a proposal like any other change', async () => {
+    await maren.sees('accounts for Professional services');
     await maren.tabTo('Propose these');
     await maren.press('Enter');
     await maren.hasChart();

@@ -112,9 +112,15 @@ export class StartPage {
   protected readonly countries = COUNTRIES;
   protected readonly countryWords = COUNTRY_WORDS;
 
-  protected readonly industry = computed(
-    () => this.chosenIndustry() ?? this.client()?.industry ?? INDUSTRY_CODES[0],
+  /** What the client does; `null` until that is known: nobody gets the chart of a trade that nobody chose. */
+  protected readonly trade = computed(
+    () => this.chosenIndustry() ?? this.client()?.industry ?? null,
   );
+  protected readonly tradeWords = computed(() => {
+    const [taken, trade] = [this.taken(), this.trade()];
+    return taken?.title ?? (trade === null ? '' : INDUSTRIES[trade].name);
+  });
+  private readonly industry = computed(() => this.trade() ?? INDUSTRY_CODES[0]);
   protected readonly country = computed(
     () => this.chosenCountry() ?? countryOf(this.client()?.country ?? 'US'),
   );
@@ -152,6 +158,7 @@ export class StartPage {
       : null,
   );
   protected readonly count = computed(() => {
+    if (this.trade() === null) return 0;
     const into = this.into();
     if (into === null) return startingCount(this.wanted());
     return into.ok ? into.operations.filter(({ type }) => type === 'addAccount').length : 0;
@@ -173,7 +180,7 @@ export class StartPage {
   private readonly learnt = computed<ClientNature | null>(() => {
     const client = this.client();
     const nature = {
-      industry: this.industry(),
+      industry: this.trade(),
       legalForm: this.legalForm(),
       country: this.chosenCountry() ?? this.client()?.country ?? 'US',
     };

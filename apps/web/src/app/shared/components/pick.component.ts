@@ -29,10 +29,11 @@ export interface PickOption<V extends string = string> {
   readonly also?: string;
 }
 
-interface Choice<V extends string> extends PickOption<V> {
-  readonly key: string;
-  /** Its words alone, as they compare. */
+/** An option as it compares with what is typed: by its words, and by all that finds it. */
+interface Keyed<V extends string> {
+  readonly option: PickOption<V>;
   readonly title: string;
+  readonly key: string;
 }
 
 /** Most choices that the list shows at once. */
@@ -72,6 +73,7 @@ const SHOWN = 60;
       [ariaLabel]="label()"
       [placeholder]="placeholder()"
       [inputId]="inputId()"
+      (onFocus)="$any($event.target).select()"
       (onBlur)="left.emit()"
       appendTo="body"
       scrollHeight="320px"
@@ -112,22 +114,23 @@ export class PickComponent<V extends string = string> {
   protected readonly atOnce = AT_ONCE;
   /** The keyboard opens the list from the field; the button is the mouse's. */
   protected readonly button = { dropdown: { tabindex: -1 } };
-  protected readonly found = signal<Choice<V>[]>([]);
-  protected readonly value = signal<Choice<V> | null>(null);
+  protected readonly found = signal<PickOption<V>[]>([]);
+  protected readonly value = signal<PickOption<V> | null>(null);
   protected readonly shown = contentChild(TemplateRef);
   private readonly list = viewChild.required<AutoComplete>('list');
   private readonly injector = inject(Injector);
-  private readonly all = computed<readonly Choice<V>[]>(() =>
+  /** Made when somebody types: thousands of accounts are only shown most of the time. */
+  private readonly keyed = computed<readonly Keyed<V>[]>(() =>
     this.options().map((option) => {
       const title = findKey(option.words);
-      return { ...option, title, key: `${title} ${findKey(option.also ?? '')}` };
+      return { option, title, key: `${title} ${findKey(option.also ?? '')}` };
     }),
   );
 
   constructor() {
     effect(() => {
       const picked = this.picked();
-      this.value.set(this.all().find(({ value }) => value === picked) ?? null);
+      this.value.set(this.options().find(({ value }) => value === picked) ?? null);
     });
     watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
       list: () => this.list(),
@@ -143,19 +146,22 @@ export class PickComponent<V extends string = string> {
     if (typed) this.markBest();
   }
 
-  protected take(choice: Choice<V> | string | null): void {
+  protected take(choice: PickOption<V> | string | null): void {
     if (choice === null || typeof choice === 'string') return;
     this.value.set(choice);
     this.chosen.emit(choice.value);
   }
 
   /** The choices that fit, those whose words begin with what was typed before the others; all of them for nothing. */
-  private matching(query: string): Choice<V>[] {
-    const [holds, key] = [holder(query), findKey(query)];
-    const begins = ({ title }: Choice<V>): number => (title.startsWith(key) ? 0 : 1);
-    return this.all()
-      .filter((choice) => holds(choice.key))
-      .sort((a, b) => begins(a) - begins(b));
+  private matching(query: string): readonly PickOption<V>[] {
+    const key = findKey(query);
+    if (key === '') return this.options();
+    const holds = holder(query);
+    const begins = ({ title }: Keyed<V>): number => (title.startsWith(key) ? 0 : 1);
+    return this.keyed()
+      .filter((one) => holds(one.key))
+      .sort((a, b) => begins(a) - begins(b))
+      .map(({ option }) => option);
   }
 
   /** The list would mark the present choice; what is typed asks for the best match. */
