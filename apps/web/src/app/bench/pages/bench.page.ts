@@ -1,3 +1,4 @@
+import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -16,7 +17,7 @@ import { Store } from '@ngrx/store';
 import { statementOf, type StatementCode } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
-import { STATEMENT_WORDS } from '../../shared/words/statement-words';
+import { STATEMENT_CHOICES } from '../../shared/words/statement-words';
 import { AccountSheetComponent } from '../components/account-sheet.component';
 import {
   ChartTreeComponent,
@@ -50,17 +51,16 @@ import type { TreeAction } from '../../workspace/model/tree-action';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
-const STATEMENTS: readonly StatementCode[] = ['profitAndLoss', 'balanceSheet'];
-const DEPTHS: readonly { readonly depth: number; readonly words: string }[] = [
-  { depth: 1, words: '1' },
-  { depth: 2, words: '2' },
-  { depth: 3, words: '3' },
-  { depth: Infinity, words: $localize`All` },
+const DEPTHS: readonly OneOf<number>[] = [
+  { value: 1, words: '1' },
+  { value: 2, words: '2' },
+  { value: 3, words: '3' },
+  { value: Infinity, words: $localize`All` },
 ];
 type Side = 'chart' | 'statement';
-const SIDES: readonly { readonly code: Side; readonly words: string }[] = [
-  { code: 'chart', words: $localize`Chart` },
-  { code: 'statement', words: $localize`Statement` },
+const SIDES: readonly OneOf<Side>[] = [
+  { value: 'chart', words: $localize`Chart` },
+  { value: 'statement', words: $localize`Statement` },
 ];
 /** Top of the chart's rows within the seam: the head of the pane and its rule. */
 const ROWS_TOP = 45;
@@ -73,6 +73,7 @@ const NEED_AN_ACCOUNT: readonly SheetName[] = ['account', 'move', 'merge', 'spli
   selector: 'iu-bench-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    OneOfComponent,
     AccountSheetComponent,
     ChartTreeComponent,
     FocusFirstDirective,
@@ -112,8 +113,7 @@ export class BenchPage {
   protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
   protected readonly waiting = this.store.selectSignal(workspaceFeature.selectWaiting);
   protected readonly client = this.store.selectSignal(workspaceFeature.selectClient);
-  protected readonly statements = STATEMENTS;
-  protected readonly statementWords = STATEMENT_WORDS;
+  protected readonly statements = STATEMENT_CHOICES;
   protected readonly depths = DEPTHS;
   protected readonly shown = this.engine.shown;
   protected readonly sides = SIDES;

@@ -1,3 +1,4 @@
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import { NgTemplateOutlet } from '@angular/common';
 import {
   ChangeDetectionStrategy,
@@ -66,6 +67,7 @@ import { StartingPreviewComponent } from '../components/starting-preview.compone
   selector: 'iu-start-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    OneOfComponent,
     ChosenPreviewComponent,
     NgTemplateOutlet,
     FocusFirstDirective,
@@ -109,8 +111,7 @@ export class StartPage {
   protected readonly taken = signal<IndustriesAnswer[number] | null>(null);
   protected readonly industries = INDUSTRIES;
   protected readonly legalFormWords = LEGAL_FORM_WORDS;
-  protected readonly countries = COUNTRIES;
-  protected readonly countryWords = COUNTRY_WORDS;
+  protected readonly countries = COUNTRIES.map((value) => ({ value, words: COUNTRY_WORDS[value] }));
 
   /** What the client does; `null` until that is known: nobody gets the chart of a trade that nobody chose. */
   protected readonly trade = computed(

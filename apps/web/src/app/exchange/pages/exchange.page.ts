@@ -1,3 +1,4 @@
+import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -19,7 +20,13 @@ import { BACKUP_GROUP, EXPORT_GROUPS, RETURN_OFFERS, type ExportOffer } from '..
 @Component({
   selector: 'iu-exchange-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FocusFirstDirective, KeepChartComponent, ProblemNoteComponent, RouterLink],
+  imports: [
+    OneOfComponent,
+    FocusFirstDirective,
+    KeepChartComponent,
+    ProblemNoteComponent,
+    RouterLink,
+  ],
   templateUrl: './exchange.page.html',
   styleUrl: './exchange.page.css',
 })
@@ -37,6 +44,10 @@ export class ExchangePage {
   protected readonly amounts = signal(true);
   /** Whether the printed chart bears guidance, and in which order it is. */
   protected readonly guidance = signal(false);
+  protected readonly orders: readonly OneOf<'number' | 'statement'>[] = [
+    { value: 'number', words: $localize`By number` },
+    { value: 'statement', words: $localize`By statement line` },
+  ];
   protected readonly by = signal<'number' | 'statement'>('number');
   protected readonly receipt = signal<TaxSoftwareAnswer | null>(null);
   protected readonly problem = signal<ApiProblem | null>(null);

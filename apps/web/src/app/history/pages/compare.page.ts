@@ -1,3 +1,4 @@
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -16,7 +17,6 @@ import {
   titleOf,
   type ChartDifference,
   type PairedRow,
-  type StatementCode,
 } from '@iunctus/core';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { PickComponent } from '../../shared/components/pick.component';
@@ -24,7 +24,7 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 import { changeWords } from '../../shared/words/change-words';
 import { accountWords } from '../../shared/words/account-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
-import { STATEMENT_WORDS } from '../../shared/words/statement-words';
+import { STATEMENT_CHOICES } from '../../shared/words/statement-words';
 import { CompareStore } from '../state/compare.store';
 import { HistoryPageActions } from '../../workspace/state/history.actions';
 import { historyFeature } from '../../workspace/state/history.feature';
@@ -33,7 +33,7 @@ import { historyFeature } from '../../workspace/state/history.feature';
 @Component({
   selector: 'iu-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PickComponent, ProblemNoteComponent, RouterLink],
+  imports: [OneOfComponent, PickComponent, ProblemNoteComponent, RouterLink],
   providers: [CompareStore],
   templateUrl: './compare.page.html',
   styleUrl: './compare.page.css',
@@ -48,8 +48,7 @@ export class ComparePage {
 
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   private readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
-  protected readonly statements: readonly StatementCode[] = ['profitAndLoss', 'balanceSheet'];
-  protected readonly statementWords = STATEMENT_WORDS;
+  protected readonly statements = STATEMENT_CHOICES;
   protected readonly rowWords = ({ row }: PairedRow): string => statementRowWords(row);
   protected readonly rowIndent = ({ row }: PairedRow): number => 10 + statementRowIndent(row);
 

@@ -1,3 +1,4 @@
+import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -73,12 +74,19 @@ const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
 
 /** What the page shows of the list. */
 type Part = 'columns' | 'types' | 'lines' | 'balances';
+const PARTS: readonly OneOf<Part>[] = [
+  { value: 'columns', words: $localize`Columns` },
+  { value: 'types', words: $localize`Types` },
+  { value: 'lines', words: $localize`Accounts` },
+  { value: 'balances', words: $localize`Balances` },
+];
 
 /** Bringing in a list: choosing it, saying what its columns are, lining it up, proposing it. */
 @Component({
   selector: 'iu-import-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    OneOfComponent,
     BalancesPartComponent,
     ClashChoiceComponent,
     ColumnsTableComponent,
@@ -111,8 +119,23 @@ export class ImportPage {
     source: () => this.draft.seen(),
     computation: () => 'columns',
   });
-  protected readonly filters = ROW_FILTERS;
-  protected readonly filterWords = FILTER_WORDS;
+  protected readonly parts = computed(() =>
+    PARTS.filter(
+      ({ value }) =>
+        (value !== 'types' || this.hasTypes()) && (value !== 'balances' || this.brought.listed()),
+    ),
+  );
+  protected readonly filters = computed(() => {
+    const counts = this.counts();
+    return ROW_FILTERS.filter(
+      (one) => one === 'all' || one === this.filter() || (counts?.[one] ?? 0) > 0,
+    ).map((value) => ({
+      value,
+      words: FILTER_WORDS[value],
+      count: counts?.[value] ?? 0,
+      urgent: value === 'attention',
+    }));
+  });
   protected readonly treeSources = TREE_SOURCES;
   protected readonly treeSourceWords = TREE_SOURCE_WORDS;
   protected readonly noneWords = computed(() =>

@@ -1,3 +1,4 @@
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { ToggleSwitch } from 'primeng/toggleswitch';
@@ -6,13 +7,13 @@ import { NumbersModel } from '../model/numbers-model';
 import { RangesTableComponent } from './ranges-table.component';
 import { SegmentsFormComponent } from './segments-form.component';
 
-const READY_MADE: readonly number[] = [3, 4, 5, 6];
+const READY_MADE = [3, 4, 5, 6].map((value) => ({ value, words: $localize`${value} digits` }));
 
 /** The number plan: how long numbers are, how levels share them, and which kinds stand where. */
 @Component({
   selector: 'iu-plan-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RangesTableComponent, SegmentsFormComponent, ToggleSwitch],
+  imports: [OneOfComponent, FormsModule, RangesTableComponent, SegmentsFormComponent, ToggleSwitch],
   templateUrl: './plan-form.component.html',
   styleUrl: './plan-form.component.css',
 })

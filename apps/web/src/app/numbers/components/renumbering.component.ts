@@ -1,3 +1,4 @@
+import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import {
   CdkFixedSizeVirtualScroll,
   CdkVirtualForOf,
@@ -20,11 +21,11 @@ import { refusalWords } from '../../shared/words/refusal-words';
 import { crosswalkFile, saveAs } from '../../shared/files/crosswalk-file';
 import { NumbersModel, type Way } from '../model/numbers-model';
 
-const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
-  { way: 'fewest', words: $localize`Fewest changes` },
-  { way: 'afresh', words: $localize`Afresh, evenly` },
-  { way: 'add', words: $localize`Add to numbers` },
-  { way: 'replace', words: $localize`Replace digits` },
+const WAYS: readonly OneOf<Way>[] = [
+  { value: 'fewest', words: $localize`Fewest changes` },
+  { value: 'afresh', words: $localize`Afresh, evenly` },
+  { value: 'add', words: $localize`Add to numbers` },
+  { value: 'replace', words: $localize`Replace digits` },
 ];
 
 /** A renumbering before it is proposed: how, of what, and the crosswalk from old to new. */
@@ -32,6 +33,7 @@ const WAYS: readonly { readonly way: Way; readonly words: string }[] = [
   selector: 'iu-renumbering',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    OneOfComponent,
     AccountChoiceComponent,
     CdkFixedSizeVirtualScroll,
     CdkVirtualForOf,

@@ -16,6 +16,12 @@ export const STATEMENT_WORDS: Readonly<Record<StatementCode, string>> = {
   balanceSheet: $localize`Balance sheet`,
 };
 
+/** The statements that are chosen between, in their usual order. */
+export const STATEMENT_CHOICES = (['profitAndLoss', 'balanceSheet'] as const).map((value) => ({
+  value,
+  words: STATEMENT_WORDS[value],
+}));
+
 export const ELEMENT_WORDS: Readonly<Record<Element, string>> = {
   asset: $localize`Assets`,
   liability: $localize`Liabilities`,
