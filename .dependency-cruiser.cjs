@@ -7,7 +7,8 @@ const PLACES = '(clients|people|look|bench|numbers|outline|importing|proposals|e
 const CORE_LAYERS = [
   ['access', 'collections', 'dates', 'dimensions', 'money', 'text'],
   ['kinds', 'postings'],
-  ['plan', 'settings'],
+  ['countries', 'plan'],
+  ['settings'],
   ['chart'],
   ['ledger', 'matching'],
   ['operations', 'returns', 'statements'],

@@ -1,5 +1,5 @@
 // How often the kind of a published account name is inferred at once, and within three guesses.
-import { elementOf, inferKinds } from '@iunctus/core';
+import { elementOf, inferKinds, isOrWas } from '@iunctus/core';
 import { HELD_OUT, PUBLISHED_NAMES } from '@iunctus/core/testing';
 import { say } from './support/report';
 
@@ -8,7 +8,7 @@ const shareOf = (sources: typeof PUBLISHED_NAMES, within: number, underParent = 
   const right = names.filter(([name, ...kinds]) =>
     inferKinds(underParent ? { name, element: elementOf(kinds[0] ?? 'memorandum') } : { name })
       .slice(0, within)
-      .some(({ kind }) => kinds.includes(kind)),
+      .some(({ kind }) => isOrWas(kind, kinds)),
   );
   return `${((100 * right.length) / names.length).toFixed(1)} % of ${names.length}`;
 };

@@ -60,5 +60,5 @@ export const crossLearned = (
   const byFold = Array.from({ length: folds }, (_one, fold) =>
     readLearned(learnFrom(read.filter((_list, index) => index % folds !== fold))),
   );
-  return (index) => byFold[index % folds] ?? { features: new Map(), rounds: [] };
+  return (index) => byFold[index % folds] ?? { kinds: new Set(), features: new Map(), rounds: [] };
 };

@@ -2,7 +2,9 @@
 import {
   DOUBTFUL,
   emptyChart,
+  isOrWas,
   KINDS,
+  PART_OF,
   elementOf,
   type ImportRow,
   type KindCode,
@@ -53,17 +55,20 @@ const tallyOf = (row: ImportRow | undefined, label: Label): Tally => {
   }
   const kinds = row === undefined ? [] : candidates(row);
   const [first] = kinds;
-  const right = first !== undefined && label.kinds.includes(first);
+  const right = first !== undefined && isOrWas(first, label.kinds);
   const sure = (row?.kind?.confidence ?? 0) >= SURE;
   const captions = label.kinds.map((kind) => KINDS[kind].caption);
   return {
     ...NONE,
     accounts: 1,
     first: one(right),
-    three: one(kinds.slice(0, 3).some((kind) => label.kinds.includes(kind))),
+    three: one(kinds.slice(0, 3).some((kind) => isOrWas(kind, label.kinds))),
     sure: one(sure),
     sureRight: one(sure && right),
-    line: one(first !== undefined && captions.includes(KINDS[first].caption)),
+    line: one(
+      first !== undefined &&
+        [first, ...(PART_OF[first] ?? [])].some((kind) => captions.includes(KINDS[kind].caption)),
+    ),
     element: one(
       first !== undefined && label.kinds.some((kind) => elementOf(kind) === elementOf(first)),
     ),

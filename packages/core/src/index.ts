@@ -100,7 +100,7 @@ export * from './findings/all-rules';
 export * from './returns/return-sheet';
 export * from './returns/return-file';
 export * from './returns/balance-of-return';
-export * from './settings/legal-form';
+export * from './countries/legal-form';
 export * from './starting/starting-chart';
 export * from './starting/industries';
 export * from './starting/find-trade';
@@ -112,11 +112,19 @@ export * from './starting/copy-structure';
 export * from './starting/kept-chart';
 export { takeOver, type TakeOverRequest } from './starting/take-over';
 export * from './starting/bring-version';
+export * from './countries/starting-account';
+export type { Paper } from './countries/country';
 export {
   COUNTRIES,
   countryOf,
+  currencyOf,
   dateOrderOf,
+  exemptionOf,
+  isAskedIn,
+  legalFormFor,
   legalFormsIn,
+  paperOf,
   spelledFor,
   type CountryCode,
-} from './starting/countries';
+} from './countries/countries';
+export { isOrWas, PART_OF } from './kinds/part-of';

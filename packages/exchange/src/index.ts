@@ -6,5 +6,4 @@ export * from './audit-xml';
 export * from './audit-tables';
 export * from './printed-chart';
 export * from './return-workbook';
-export * from './paper';
 export * from './dates-in-words';

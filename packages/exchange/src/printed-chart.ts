@@ -1,9 +1,8 @@
-import { formatAmount, type Minor } from '@iunctus/core';
+import { formatAmount, type Minor, type Paper } from '@iunctus/core';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { ChartRow } from './chart-table';
 import { rowsByLine } from './line-sums';
-import type { Paper } from './paper';
 import { inType, isPrintedFont, PRINTED_FONTS } from './printed-type';
 
 pdfmake.setFonts(PRINTED_FONTS);

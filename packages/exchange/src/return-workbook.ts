@@ -1,8 +1,7 @@
-import { minorDigits, type Minor } from '@iunctus/core';
+import { minorDigits, type Minor, type Paper } from '@iunctus/core';
 import { cellText } from './cell-text';
 import ExcelJS from 'exceljs';
 import { packedWorkbook } from './packed-workbook';
-import type { Paper } from './paper';
 import { amountFormat, PAPER_SIZES, styleHead } from './workbook';
 
 /** An account of a line as a tax preparer reads it. */

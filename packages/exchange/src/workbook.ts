@@ -1,9 +1,8 @@
-import { KIND_CODES, KINDS, minorDigits } from '@iunctus/core';
+import { KIND_CODES, KINDS, minorDigits, type Paper } from '@iunctus/core';
 import { cellText } from './cell-text';
 import ExcelJS from 'exceljs';
 import type { ChartRow } from './chart-table';
 import { packedWorkbook } from './packed-workbook';
-import type { Paper } from './paper';
 
 /** One line of the crosswalk sheet. */
 export interface CrosswalkLine {

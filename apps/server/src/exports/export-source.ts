@@ -4,14 +4,16 @@ import {
   chartOf,
   fiscalYearStart,
   ledgerOf,
+  paperOf,
   rollUpOver,
   shownAmount,
   type Chart,
   type Month,
+  type Paper,
   type Period,
   type RollUp,
 } from '@iunctus/core';
-import { chartTable, paperOf, type ChartRow, type Paper } from '@iunctus/exchange';
+import { chartTable, type ChartRow } from '@iunctus/exchange';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';

@@ -8,11 +8,11 @@ import {
   type Chart,
   type Misplaced,
   type Period,
+  type ReturnAmount,
   type ReturnFile,
   type ReturnSheet,
 } from '@iunctus/core';
 import { periodInWords, type ReturnWorkbook } from '@iunctus/exchange';
-import { problem } from '../problems/problem';
 import { handedOutBy, yearUpTo, type Taken } from './export-source';
 
 const WHY: Readonly<Record<Misplaced['why'], string>> = {
@@ -22,12 +22,23 @@ const WHY: Readonly<Record<Misplaced['why'], string>> = {
   twice: 'It stands below an account that goes to another line. Both are counted where they say.',
 };
 
+const BESIDE: Readonly<Record<NonNullable<ReturnAmount['beside']>['what'], string>> = {
+  openResults: 'Results that no entry has closed',
+  stockChange: 'What the stock grew by over the year',
+  reckoned: 'Reckoned from the whole chart',
+};
+
+/** A form with the year of its print; the general sheet with why it serves. */
+const formInWords = (code: string): string => {
+  const form = RETURN_FORMS[code];
+  if (form === undefined) return code;
+  return form.year === null
+    ? `${form.name}. ${form.source}.`
+    : `${form.name}, print of ${form.year}`;
+};
+
 const sheetOf = async (taken: Taken, { last }: Period): Promise<ReturnSheet> =>
-  returnSheet(taken.chart, await yearUpTo(taken, last), taken.client) ??
-  problem({
-    code: 'badRequest',
-    issues: [{ field: 'format', rule: 'no return form is known for this country and legal form' }],
-  });
+  returnSheet(taken.chart, await yearUpTo(taken, last), taken.client);
 
 const titleIn = (chart: Chart, id: string): string => {
   const account = knownAccount(chart, id);
@@ -50,24 +61,23 @@ const toLookAt = ({ chart, client }: Taken, sheet: ReturnSheet): ReturnWorkbook[
 export const returnPartsOf = async (taken: Taken, period: Period): Promise<ReturnWorkbook> => {
   const { chart, client } = taken;
   const sheet = await sheetOf(taken, period);
-  const form = RETURN_FORMS[sheet.form];
   return {
     client: client.name,
     ...handedOutBy(taken),
-    form: `${form?.name ?? sheet.form}, print of ${form?.year ?? ''}`,
+    form: formInWords(sheet.form),
     currency: client.currency,
     year: periodInWords(period, client.country),
     toLookAt: toLookAt(taken, sheet),
-    rows: sheet.amounts.map(({ line, copy, amount, accounts, results }) => ({
+    rows: sheet.amounts.map(({ line, copy, amount, accounts, beside }) => ({
       line: line.line,
       words: line.words,
       copy,
       amount,
       accounts: [
         ...accounts.map((one) => ({ title: titleIn(chart, one.id), amount: one.amount })),
-        ...(results === null || results === 0
+        ...(beside === null || beside.amount === 0
           ? []
-          : [{ title: 'Results that no entry has closed', amount: results }]),
+          : [{ title: BESIDE[beside.what], amount: beside.amount }]),
       ],
     })),
   };

@@ -27,6 +27,14 @@ export const ASSET_KINDS = {
     caption: 'cashAndCashEquivalents',
     cashFlow: 'cash',
   }),
+  restrictedCash: asset({
+    name: 'Restricted cash and money held for others',
+    shortName: 'Held',
+    sentence:
+      'Money that is not to be spent at will: a client trust account, tenants’ deposits, a reserve that a lender asks for.',
+    caption: 'restrictedCash',
+    cashFlow: 'operating',
+  }),
   shortTermInvestment: asset({
     name: 'Short-term investment',
     shortName: 'Investment',
@@ -80,6 +88,13 @@ export const ASSET_KINDS = {
     caption: 'taxRecoverable',
     cashFlow: 'operating',
   }),
+  incomeTaxRecoverable: asset({
+    name: 'Income tax recoverable',
+    shortName: 'Tax',
+    sentence: 'Tax on profit that was paid ahead or too much, and comes back or is set off.',
+    caption: 'incomeTaxRecoverable',
+    cashFlow: 'operating',
+  }),
   otherCurrentAsset: asset({
     name: 'Other current asset',
     shortName: 'Other asset',
@@ -101,6 +116,14 @@ export const ASSET_KINDS = {
     caption: 'propertyAndEquipment',
     cashFlow: 'operating',
     contra: true,
+  }),
+  leaseAsset: asset({
+    name: 'Right to use what is leased',
+    shortName: 'Leased',
+    sentence:
+      'The right to use premises, vehicles or machines under a lease that the balance sheet has to show.',
+    caption: 'leaseAssets',
+    cashFlow: 'investing',
   }),
   intangibleAsset: asset({
     name: 'Intangible asset',

@@ -12,14 +12,6 @@ export const EQUITY_KINDS = {
     caption: 'ownersCapital',
     cashFlow: 'financing',
   }),
-  drawings: equity({
-    name: 'Drawings and distributions',
-    shortName: 'Drawings',
-    sentence: 'Taken out by owners: drawings, distributions, dividends; it reduces equity.',
-    caption: 'ownersCapital',
-    cashFlow: 'financing',
-    contra: true,
-  }),
   shareCapital: equity({
     name: 'Share capital',
     shortName: 'Shares',
@@ -48,6 +40,14 @@ export const EQUITY_KINDS = {
     sentence: 'Results of closed years that were kept in the business.',
     caption: 'retainedEarnings',
     cashFlow: 'none',
+  }),
+  drawings: equity({
+    name: 'Drawings and distributions',
+    shortName: 'Drawings',
+    sentence: 'Taken out by owners: drawings, distributions, dividends; it reduces equity.',
+    caption: 'distributions',
+    cashFlow: 'financing',
+    contra: true,
   }),
   openingBalanceEquity: equity({
     name: 'Opening balance equity',

@@ -48,6 +48,14 @@ export const LIABILITY_KINDS = {
     caption: 'accruedExpenses',
     cashFlow: 'operating',
   }),
+  provision: liability({
+    name: 'Provision',
+    shortName: 'Provision',
+    sentence:
+      'Likely to be paid, though when or how much is open: warranty work, a lawsuit, making good a rented place.',
+    caption: 'provisions',
+    cashFlow: 'operating',
+  }),
   deferredRevenue: liability({
     name: 'Deferred revenue and customer deposits',
     shortName: 'Deferred',
@@ -81,6 +89,13 @@ export const LIABILITY_KINDS = {
     shortName: 'Loan',
     sentence: 'To be repaid after more than a year: a bank loan, a mortgage, hire purchase.',
     caption: 'longTermBorrowings',
+    cashFlow: 'financing',
+  }),
+  leaseLiability: liability({
+    name: 'Lease liability',
+    shortName: 'Lease',
+    sentence: 'Payments still to be made under a lease whose right of use is an asset.',
+    caption: 'leaseLiabilities',
     cashFlow: 'financing',
   }),
   deferredTax: liability({

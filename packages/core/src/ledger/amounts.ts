@@ -76,6 +76,8 @@ const addResults = (a: Results, b: Results): Results => ({
  * branch keeps its identity: after an edit only the path to it is computed again.
  */
 export interface RollUp {
+  /** What counts with the account itself, debit-positive. */
+  amounts(node: ChartNode): AccountAmounts;
   /** The account's own amount, debit-positive, as its statement shows it: a balance or a change. */
   own(node: ChartNode): Minor;
   /** The own amounts of the node and all below it, debit-positive. */
@@ -157,7 +159,7 @@ export const rollUpOver = (ledger: Ledger): RollUp => {
     return computed;
   });
 
-  return { own, total, shares, results };
+  return { amounts, own, total, shares, results };
 };
 
 /** The results that the whole chart's profit and loss accounts give. */

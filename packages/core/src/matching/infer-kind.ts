@@ -2,6 +2,7 @@ import { ELEMENTS, type Element } from '../kinds/element';
 import { elementOf, KIND_CODES, KINDS, type KindCode } from '../kinds/kinds';
 import { parseNumber, type NumberPlan } from '../plan/number-plan';
 import { SIGNS, TOPICS, type Sign, type Topic } from './kind-words';
+import { plainKind } from './plain-names';
 import { mainPart, placeOfPhrase, wordingOf, wordsOf, type Wording } from './words';
 
 /** What is known of an account whose kind is wanted. */
@@ -264,7 +265,11 @@ export const inferKinds = (clues: Clues): readonly Guess[] => {
   const element = parentKind === null ? (clues.element ?? null) : elementOf(parentKind);
   const guesses = ranked(scores, element);
   const [first] = guesses;
-  if (first !== undefined) return filledUp(guesses, element ?? elementOf(first.kind));
+  if (first !== undefined) {
+    const plain = { ...first, kind: plainKind(first.kind, clues.name) };
+    const others = guesses.filter(({ kind }) => kind !== plain.kind && kind !== first.kind);
+    return filledUp([plain, ...others], element ?? elementOf(first.kind));
+  }
   const kind = parentKind ?? COMMON[element ?? 'expense'][0] ?? 'operatingExpense';
   return filledUp([{ kind, confidence: 0, reason: { type: 'none' } }], elementOf(kind));
 };

@@ -16,7 +16,9 @@ export interface ReturnBalance {
 const elementsOf = (form: string): ReadonlyMap<string, { element: Element; contra: boolean }> => {
   const elements = new Map<string, { element: Element; contra: boolean }>();
   let last: Element | null = null;
-  for (const { line, kinds } of RETURN_FORMS[form]?.lines ?? []) {
+  for (const { line, kinds, computed } of RETURN_FORMS[form]?.lines ?? []) {
+    // It is the sum of the lines before it.
+    if (computed === 'capitalAtEnd') continue;
     const kind = kinds?.[0];
     if (kind !== undefined)
       last = statementOf(kind) === 'balanceSheet' ? KINDS[kind].element : null;

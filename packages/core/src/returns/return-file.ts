@@ -7,8 +7,8 @@ export interface ReturnFile {
   readonly format: 'iunctus-return';
   readonly version: 1;
   readonly form: string;
-  /** The tax year of the form's print. */
-  readonly formYear: number;
+  /** The tax year of the form's print; `null` where no form is known. */
+  readonly formYear: number | null;
   readonly filer: string;
   readonly currency: string;
   /** First and last month of the fiscal year, both inside. */
@@ -29,7 +29,7 @@ export const returnFile = (
   format: 'iunctus-return',
   version: 1,
   form: sheet.form,
-  formYear: RETURN_FORMS[sheet.form]?.year ?? 0,
+  formYear: RETURN_FORMS[sheet.form]?.year ?? null,
   ...about,
   amounts: sheet.amounts.map(({ line, copy, amount }) => ({ line: line.line, copy, amount })),
 });

@@ -2,6 +2,7 @@ import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
 import { eachNode, hasPostings } from '../chart/queries';
 import { normalSideOfKind, statementOf, type KindCode } from '../kinds/kinds';
+import type { RollUp } from '../ledger/amounts';
 import { add, negate, subtract, type Minor } from '../money/minor';
 import type { ReturnLine, ReturnLineChoice } from '../settings/return-form';
 import {
@@ -11,7 +12,7 @@ import {
   usualReturnLine,
   type Filer,
 } from '../settings/return-forms';
-import type { RollUp } from '../ledger/amounts';
+import { reckonedOf, type Reckoned } from './reckoned';
 
 /** What an account brings to a line, on the side on which the line is read. */
 export interface LineAccount {
@@ -27,8 +28,11 @@ export interface ReturnAmount {
   readonly copy: number;
   readonly amount: Minor;
   readonly accounts: readonly LineAccount[];
-  /** The results of all years that no entry has closed, which the form wants with retained earnings. */
-  readonly results: Minor | null;
+  /** What the form wants here beside the accounts; `null` for nothing. */
+  readonly beside: {
+    readonly what: 'openResults' | 'stockChange' | 'reckoned';
+    readonly amount: Minor;
+  } | null;
 }
 
 /** Why an account is not where the form wants it. */
@@ -49,6 +53,16 @@ export interface ReturnSheet {
 const isCreditLine = ({ kinds }: ReturnLine, fallback: KindCode): boolean =>
   normalSideOfKind(kinds?.[0] ?? fallback) === 'credit';
 
+/** An account on a line, debit-positive. */
+interface Placed {
+  readonly id: AccountId;
+  readonly kind: KindCode;
+  readonly own: boolean;
+  /** As its statement shows it: a balance or a change. */
+  readonly amount: Minor;
+  readonly yearChange: Minor;
+}
+
 /** Whether the form wants the account: the balance sheet only where it has one. */
 const needsLine = ({ account }: ChartNode, form: string): boolean => {
   const statement = account.role === 'posting' ? statementOf(account.kind) : null;
@@ -56,10 +70,7 @@ const needsLine = ({ account }: ChartNode, form: string): boolean => {
 };
 
 /** Accounts of a line: by form line and copy. */
-type Mapped = Map<
-  string,
-  { readonly choice: ReturnLineChoice; readonly accounts: (LineAccount & { kind: KindCode })[] }
->;
+type Mapped = Map<string, { readonly choice: ReturnLineChoice; readonly accounts: Placed[] }>;
 
 const keyOf = ({ line, copy }: ReturnLineChoice): string => `${line}\u0000${copy}`;
 
@@ -95,11 +106,12 @@ class Sheet {
     // The account above speaks for its own postings; that the two differ should be somebody's wish.
     if (above !== null && own !== null && keyOf(above) !== keyOf(own))
       this.misplaced.push({ id, why: 'twice', amount });
-    this.open(choice).push({ id, amount, own: own !== null, kind });
+    const { yearChange } = this.rollUp.amounts(node);
+    this.open(choice).push({ id, amount, yearChange, own: own !== null, kind });
   }
 
-  /** The accounts of a line, none at first. */
-  open(choice: ReturnLineChoice): (LineAccount & { kind: KindCode })[] {
+  /** The accounts of a line and copy, none at first. */
+  open(choice: ReturnLineChoice): Placed[] {
     const entry = this.mapped.get(keyOf(choice)) ?? { choice, accounts: [] };
     this.mapped.set(keyOf(choice), entry);
     return entry.accounts;
@@ -109,48 +121,116 @@ class Sheet {
 const isNoneAtAll = (node: ChartNode, chart: Chart, rollUp: RollUp): boolean =>
   rollUp.own(node) === 0 && !hasPostings(chart, node);
 
+/** What stands on a line beside its accounts, as the line is read. */
+const besideOf = (
+  line: ReturnLine,
+  reckoned: Reckoned,
+  isClosing: boolean,
+): ReturnAmount['beside'] => {
+  if (isClosing) return { what: 'openResults', amount: reckoned.openResults };
+  switch (line.computed) {
+    case undefined:
+    case 'costOfSales':
+      return null;
+    case 'purchases':
+      return {
+        what: 'stockChange',
+        amount: subtract(reckoned.stockAtEnd, reckoned.stockAtStart),
+      };
+    default:
+      return { what: 'reckoned', amount: reckoned[line.computed] };
+  }
+};
+
+/** The lines of one return, from the accounts that lead to each and what is reckoned from the whole chart. */
+class Lines {
+  constructor(
+    private readonly known: readonly ReturnLine[],
+    private readonly sheet: Sheet,
+    private readonly reckoned: Reckoned,
+    private readonly closing: ReturnLineChoice | null,
+  ) {}
+
+  amounts(): readonly ReturnAmount[] {
+    return this.known.flatMap((line) => {
+      const copies = new Set(this.copiesOf(line));
+      if (this.wantsFirst(line)) copies.add(1);
+      return [...copies].sort((a, b) => a - b).map((copy) => this.amount(line, copy));
+    });
+  }
+
+  /** The lines that make up the cost of sales. */
+  private parts(): readonly ReturnLine[] {
+    return this.known.filter(
+      ({ part, computed }) => part === 'costOfSales' || computed === 'purchases',
+    );
+  }
+
+  private copiesOf(line: ReturnLine): readonly number[] {
+    const lines = line.computed === 'costOfSales' ? [line, ...this.parts()] : [line];
+    return [...this.sheet.mapped.values()]
+      .filter(({ choice }) => lines.some((one) => one.line === choice.line))
+      .map(({ choice }) => choice.copy);
+  }
+
+  /** Whether the line stands on the form for what is reckoned, accounts or none. */
+  private wantsFirst(line: ReturnLine): boolean {
+    const isCapital = ['capitalAtStart', 'resultOfYear', 'capitalAtEnd'].includes(
+      line.computed ?? '',
+    );
+    return isCapital || (besideOf(line, this.reckoned, false)?.amount ?? 0) !== 0;
+  }
+
+  private accountsOn(line: ReturnLine, copy: number): readonly Placed[] {
+    return [...this.sheet.mapped.values()]
+      .filter(({ choice }) => choice.line === line.line && choice.copy === copy)
+      .flatMap(({ accounts }) => accounts);
+  }
+
+  private amount(line: ReturnLine, copy: number): ReturnAmount {
+    const accounts = this.accountsOn(line, copy);
+    const credit = isCreditLine(line, accounts[0]?.kind ?? 'costOfSales');
+    const asRead = (amount: Minor): Minor => (credit ? negate(amount) : amount);
+    const measured = (one: Placed): Minor =>
+      line.measure === 'yearChange' ? one.yearChange : one.amount;
+    const isClosing = this.closing?.line === line.line && this.closing.copy === copy;
+    const beside = copy === 1 ? besideOf(line, this.reckoned, isClosing) : null;
+    const summed =
+      line.computed === 'costOfSales'
+        ? [...accounts, ...this.parts().flatMap((part) => this.accountsOn(part, copy))]
+        : accounts;
+    const own = summed.reduce((sum, one) => add(sum, measured(one)), 0);
+    return {
+      line,
+      copy,
+      amount: add(asRead(own), beside?.amount ?? 0),
+      accounts: accounts.map((one) => ({
+        id: one.id,
+        own: one.own,
+        amount: asRead(measured(one)),
+      })),
+      beside,
+    };
+  }
+}
+
 /**
  * The amounts that a client's return wants: for each line and copy of its form the sum of its accounts, on
  * the side on which the line is read. Profit and loss lines are changes of the year, balance sheet lines
  * balances at its end; `rollUp` is over the fiscal year. Retained earnings hold all results that no entry
- * has closed, as the form's balance sheet wants it. Accounts without a line, of another form, or below one
- * that goes elsewhere come first. `null` where the client's country and legal form have no known form.
+ * has closed, as the form's balance sheet wants it; where the form follows the owners' capital from the
+ * start of the year to its end, that is reckoned instead. Accounts without a line, of another form, or below
+ * one that goes elsewhere come first.
  */
-export const returnSheet = (chart: Chart, rollUp: RollUp, filer: Filer): ReturnSheet | null => {
+export const returnSheet = (chart: Chart, rollUp: RollUp, filer: Filer): ReturnSheet => {
   const form = returnFormOf(filer);
-  const known = form === null ? undefined : RETURN_FORMS[form];
-  if (form === null || known === undefined) return null;
+  const known = RETURN_FORMS[form]?.lines ?? [];
   const sheet = new Sheet(form, filer, rollUp);
   for (const root of chart.roots) sheet.take(root, null);
-  const results = chart.roots.reduce((sum, root) => {
-    const { earlierYears, thisYear } = rollUp.results(root);
-    return add(sum, add(earlierYears, thisYear));
-  }, 0);
-  const closing = usualReturnLine('retainedEarnings', filer);
+  const followsCapital = known.some(({ computed }) => computed === 'capitalAtEnd');
+  const closing = followsCapital ? null : usualReturnLine('retainedEarnings', filer);
   if (closing !== null) sheet.open(closing);
-  const amounts = known.lines.flatMap((line): ReturnAmount[] =>
-    [...sheet.mapped.values()]
-      .filter(({ choice }) => choice.line === line.line)
-      .sort((a, b) => a.choice.copy - b.choice.copy)
-      .map(({ choice, accounts }) => {
-        const credit = isCreditLine(line, accounts[0]?.kind ?? 'bank');
-        const own = accounts.reduce((sum, { amount }) => add(sum, amount), 0);
-        const closes = line.line === closing?.line && choice.copy === closing.copy;
-        const debit = closes ? subtract(own, results) : own;
-        const listed = accounts.map(({ id, amount, own: isOwn }) => ({
-          id,
-          own: isOwn,
-          amount: credit ? negate(amount) : amount,
-        }));
-        return {
-          line,
-          copy: choice.copy,
-          amount: credit ? negate(debit) : debit,
-          accounts: listed,
-          results: closes ? results : null,
-        };
-      }),
-  );
+  const amounts = new Lines(known, sheet, reckonedOf(chart, rollUp), closing).amounts();
   const idle = new Set(
     [...eachNode(chart.roots)]
       .filter((node) => isNoneAtAll(node, chart, rollUp))

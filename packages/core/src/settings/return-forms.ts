@@ -1,5 +1,7 @@
 import { statementOf, type KindCode } from '../kinds/kinds';
-import type { LegalForm } from './legal-form';
+import { knownReturn } from '../countries/countries';
+import type { LegalForm } from '../countries/legal-form';
+import type { ReturnUse } from '../countries/starting-account';
 import type { ReturnForm, ReturnLineChoice } from './return-form';
 import { FORM_1065 } from './forms/form-1065';
 import { FORM_1120 } from './forms/form-1120';
@@ -11,6 +13,13 @@ import { SA103F } from './forms/sa103f';
 import { SA800 } from './forms/sa800';
 import { SCHEDULE_C } from './forms/schedule-c';
 import { T2125 } from './forms/t2125';
+import { GENERAL_SHEET } from './forms/general-sheet';
+import { SA105 } from './forms/sa105';
+import { SCHEDULE_E } from './forms/schedule-e';
+import { SCHEDULE_F } from './forms/schedule-f';
+import { T2042 } from './forms/t2042';
+import { T5013 } from './forms/t5013';
+import { T776 } from './forms/t776';
 
 const KNOWN = {
   scheduleC: SCHEDULE_C,
@@ -23,6 +32,13 @@ const KNOWN = {
   companyAccounts: COMPANY_ACCOUNTS,
   t2125: T2125,
   gifi: GIFI,
+  scheduleE: SCHEDULE_E,
+  scheduleF: SCHEDULE_F,
+  sa105: SA105,
+  t776: T776,
+  t2042: T2042,
+  t5013: T5013,
+  general: GENERAL_SHEET,
 };
 
 /** Every return that is known, by its code; whatever else is asked for is not there. */
@@ -31,33 +47,17 @@ export const RETURN_FORMS: Readonly<Partial<Record<string, ReturnForm>>> = Objec
   KNOWN,
 );
 
-const FORMS_OF: Readonly<Record<string, Partial<Readonly<Record<LegalForm, string>>>>> = {
-  US: {
-    soleOwner: 'scheduleC',
-    partnership: 'form1065',
-    limitedCompany: 'form1065',
-    corporation: 'form1120',
-    sCorporation: 'form1120S',
-    nonProfit: 'form990',
-  },
-  GB: {
-    soleOwner: 'sa103f',
-    partnership: 'sa800',
-    limitedCompany: 'companyAccounts',
-    corporation: 'companyAccounts',
-  },
-  CA: { soleOwner: 't2125', limitedCompany: 'gifi', corporation: 'gifi' },
-};
-
 /** What decides which return a client files. `country` is ISO 3166-1 alpha-2. */
 export interface Filer {
   readonly legalForm: LegalForm;
   readonly country: string;
+  /** The code of the trade: landlords and farmers have returns of their own. */
+  readonly industry?: string | null;
 }
 
-/** The code of the return that a client files; `null` where none is known for its country. */
-export const returnFormOf = ({ legalForm, country }: Filer): string | null =>
-  FORMS_OF[country]?.[legalForm] ?? null;
+/** The code of the return that a client files; that of the general sheet where none is known. */
+export const returnFormOf = ({ legalForm, country, industry = null }: Filer): string =>
+  knownReturn(country, { legalForm, industry }) ?? 'general';
 
 /** Whether a form has lines for a balance sheet; the trade of a sole owner has none in some countries. */
 export const hasBalanceSheet = (form: string): boolean =>
@@ -72,9 +72,17 @@ export const hasReturnLine = ({ form, line }: Pick<ReturnLineChoice, 'form' | 'l
 /** The line of the client's return on which accounts of a kind usually land; `null` for none. */
 export const usualReturnLine = (kind: KindCode, filer: Filer): ReturnLineChoice | null => {
   const form = returnFormOf(filer);
-  const lines = form === null ? [] : (RETURN_FORMS[form]?.lines ?? []);
-  const usual = lines.find(({ kinds }) => kinds?.includes(kind));
-  return form === null || usual === undefined ? null : { form, line: usual.line, copy: 1 };
+  const usual = RETURN_FORMS[form]?.lines.find(({ kinds }) => kinds?.includes(kind));
+  return usual === undefined ? null : { form, line: usual.line, copy: 1 };
+};
+
+/** The line of a form for what an account is used for; `null` where its kind says it all. */
+export const lineOfUse = (use: ReturnUse | undefined, form: string): ReturnLineChoice | null => {
+  const line =
+    use === undefined
+      ? undefined
+      : RETURN_FORMS[form]?.lines.find(({ uses }) => uses?.includes(use))?.line;
+  return line === undefined ? null : { form, line, copy: 1 };
 };
 
 /** The line of a form in words: “Schedule C line 8, Advertising”. */

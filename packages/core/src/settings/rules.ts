@@ -54,7 +54,12 @@ const CONTROLLED: readonly KindCode[] = [
   'deferredRevenue',
 ];
 
-const AT_A_BANK: readonly KindCode[] = ['bank', 'shortTermInvestment', 'cardPayable'];
+const AT_A_BANK: readonly KindCode[] = [
+  'bank',
+  'restrictedCash',
+  'shortTermInvestment',
+  'cardPayable',
+];
 const SECURITIES: readonly KindCode[] = ['shortTermInvestment', 'longTermInvestment'];
 
 const onProfitAndLoss = (kind: KindCode): boolean => statementOf(kind) === 'profitAndLoss';

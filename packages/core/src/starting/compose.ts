@@ -2,17 +2,28 @@ import { plainAccount, type Account, type AccountId } from '../chart/account';
 import { isContra, type KindCode } from '../kinds/kinds';
 import type { Operation } from '../operations/operation';
 import type { AccountSettings } from '../settings/account-settings';
-import type { LegalForm } from '../settings/legal-form';
-import { returnFormOf, usualReturnLine } from '../settings/return-forms';
+import type { LegalForm } from '../countries/legal-form';
+import { lineOfUse, returnFormOf, usualReturnLine } from '../settings/return-forms';
 import { nameKey } from '../text/name-key';
-import { COUNTRY_MODULES, localized, type CountryCode } from './countries';
+import {
+  countryModules,
+  exemptionOf,
+  legalFormModule,
+  localized,
+  type CountryCode,
+} from '../countries/countries';
+import {
+  SLOTS,
+  TOPICS,
+  type SlotCode,
+  type StartingAccount,
+  type StartingModule,
+  type Topic,
+} from '../countries/starting-account';
 import { INDUSTRIES, type IndustryCode } from './industries';
 import { BASE } from './modules/base';
-import { legalFormModule } from './modules/legal-forms';
 import { PAYOUT_MODULE, TOPIC_MODULES } from './modules/topic-modules';
-import { TOPICS, topicOf, usualAnswers, type StartingAnswers, type Topic } from './questions';
-import { hintedLine } from './return-hints';
-import { SLOTS, type SlotCode, type StartingAccount, type StartingModule } from './starting-chart';
+import { topicOf, usualAnswers, type StartingAnswers } from './questions';
 
 /** What a starting chart is chosen by. */
 export interface StartingChoice {
@@ -69,7 +80,7 @@ type Whole = Required<StartingChoice>;
 
 const whole = (choice: StartingChoice): Whole => ({
   country: 'US',
-  answers: usualAnswers(choice.industry),
+  answers: usualAnswers(choice.industry, choice.country),
   ...choice,
 });
 
@@ -101,9 +112,31 @@ const isWanted = (account: StartingAccount, { has, payouts }: StartingAnswers): 
 
 const withSettings = (account: StartingAccount, choice: Whole): AccountSettings => {
   const form = returnFormOf(choice);
-  const line = hintedLine(account.name, form);
+  const line = lineOfUse(account.use, form);
   const usual = usualReturnLine(account.kind, choice);
   return line === null || line.line === usual?.line ? {} : { returnLine: line };
+};
+
+/** Where none of the sales tax that is paid comes back, there is no account for it, and that is said. */
+const asExempt = <T extends StartingAccount>(
+  account: T,
+  { industry, country }: Whole,
+): T | null => {
+  const why = exemptionOf(industry, country);
+  if (why === null) return account;
+  if (account.kind === 'salesTaxRecoverable') return null;
+  return account.kind === 'salesTaxPayable'
+    ? { ...account, guidance: `${account.guidance} ${why}` }
+    : account;
+};
+
+/** Without what is only there where nothing else of the chart has the same use. */
+const withoutSpare = (accounts: readonly FromModule[]): readonly FromModule[] => {
+  const direct = accounts.some(({ use }) => use === 'directContractors');
+  const used = new Set(accounts.flatMap(({ use, unlessUsed }) => (unlessUsed ? [] : [use])));
+  return accounts.filter(
+    ({ use, unlessUsed }) => !unlessUsed || !(used.has(use) || (use === 'contractors' && direct)),
+  );
 };
 
 /** The accounts of a choice, each name once, in the words of the country. */
@@ -112,19 +145,19 @@ const accountsOf = (choice: Whole): readonly Sourced[] => {
   const modules = [legalFormModule(legalForm, country), BASE, ...INDUSTRIES[industry].modules];
   const own = modules.flatMap(accountsIn);
   const present = new Set(own.map(topicOf));
-  const local = COUNTRY_MODULES[country];
   const all = [
     ...own,
-    ...(local === null ? [] : accountsIn(local)),
+    ...countryModules(country).flatMap(accountsIn),
     ...broughtByAnswers(answers, present),
   ];
   const names = new Set<string>();
-  return all
+  return withoutSpare(all)
     .filter((account) => isWanted(account, answers))
     .map((account) => ({
-      ...localized(account, country),
+      ...localized(account, choice),
       settings: withSettings(account, choice),
     }))
+    .flatMap((account) => asExempt(account, choice) ?? [])
     .filter(({ name }) => !names.has(nameKey(name)) && names.add(nameKey(name)));
 };
 
@@ -185,7 +218,7 @@ export const composeStartingChart = (asked: StartingChoice): readonly StartingGr
     const own = accounts.filter(({ slot }) => slot === code);
     const [first] = own;
     if (first === undefined) return [];
-    const { name, guidance } = localized(SLOTS[code], choice.country);
+    const { name, guidance } = localized(SLOTS[code], choice);
     const number = slotNumber(code);
     return [
       {

@@ -1,21 +1,7 @@
 import type { IndustryCode } from './industries';
 import { INDUSTRIES } from './industries';
-import type { StartingAccount } from './starting-chart';
-
-/** What a client may have, and with it the accounts that it needs. */
-export const TOPICS = [
-  'stock',
-  'wages',
-  'salesTax',
-  'tips',
-  'deposits',
-  'vehicles',
-  'loans',
-  'fixedAssets',
-  'foreignCurrency',
-  'donations',
-] as const;
-export type Topic = (typeof TOPICS)[number];
+import { exemptionOf, isAskedIn, type CountryCode } from '../countries/countries';
+import { TOPICS, type StartingAccount, type Topic } from '../countries/starting-account';
 
 /**
  * How takings that a processor or marketplace pays out are recorded: `each` payout when it arrives, whole
@@ -46,7 +32,9 @@ const OF_LOANS = /^(loan|mortgage) interest$/i;
 const OF_GIFTS = /^(pledges receivable|fundraising)$/i;
 
 /** What an account is there for; `null` when every client of its trade needs it. */
-export const topicOf = ({ name, kind, slot }: StartingAccount): Topic | 'payouts' | null => {
+export const topicOf = (account: StartingAccount): Topic | 'payouts' | null => {
+  const { name, kind, slot, asked } = account;
+  if (asked !== undefined) return asked;
   if (VEHICLES.test(name)) return 'vehicles';
   if (/^tips payable$/i.test(name)) return 'tips';
   if (kind === 'clearing' || FEES.test(name)) return 'payouts';
@@ -65,11 +53,21 @@ export const topicOf = ({ name, kind, slot }: StartingAccount): Topic | 'payouts
 /** Topics that nearly every business has, whatever its trade. */
 const COMMON: readonly Topic[] = ['wages', 'salesTax', 'loans', 'fixedAssets'];
 
+/** What is nearly always so in a country: a trade that is exempt charges no sales tax. */
+const isUsual = (topic: Topic, industry: IndustryCode, country: CountryCode): boolean => {
+  if (topic === 'provincialTax' || topic === 'salesTax')
+    return isAskedIn(topic, country) && exemptionOf(industry, country) === null;
+  return COMMON.includes(topic);
+};
+
 /** What is answered for a trade until the user says otherwise: what its own modules speak of. */
-export const usualAnswers = (industry: IndustryCode): StartingAnswers => {
+export const usualAnswers = (
+  industry: IndustryCode,
+  country: CountryCode = 'US',
+): StartingAnswers => {
   const own = INDUSTRIES[industry].modules.flatMap(({ accounts }) => accounts.map(topicOf));
   const has = Object.fromEntries(
-    TOPICS.map((topic) => [topic, COMMON.includes(topic) || own.includes(topic)]),
+    TOPICS.map((topic) => [topic, isUsual(topic, industry, country) || own.includes(topic)]),
   ) as Record<Topic, boolean>;
   const payouts = own.includes('payouts') ? 'monthly' : 'none';
   return { has, payouts, channels: { names: [], apart: 'accounts' } };

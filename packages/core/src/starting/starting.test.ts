@@ -18,11 +18,20 @@ import {
   startingOperations,
   type StartingChoice,
 } from './compose';
-import { COUNTRIES, legalFormsIn, type CountryCode } from './countries';
+import { ACTIVE_TRADES } from '../countries/activity';
+import {
+  COUNTRIES,
+  dateOrderOf,
+  legalFormFor,
+  legalFormsIn,
+  paperOf,
+  type CountryCode,
+} from '../countries/countries';
+import { TOPICS } from '../countries/starting-account';
 import { findTrades, tradeOfNaics } from './find-trade';
 import { INDUSTRY_CODES, type IndustryCode } from './industries';
-import { TOPICS, usualAnswers, type StartingAnswers } from './questions';
-import { LEGAL_FORMS, type LegalForm } from '../settings/legal-form';
+import { usualAnswers, type StartingAnswers } from './questions';
+import { LEGAL_FORMS, type LegalForm } from '../countries/legal-form';
 
 const all = (yes: boolean): StartingAnswers => ({
   has: Object.fromEntries(TOPICS.map((topic) => [topic, yes])) as StartingAnswers['has'],
@@ -34,8 +43,12 @@ const choicesFor = (
   industry: IndustryCode,
 ): readonly (readonly [string, Required<StartingChoice>])[] =>
   COUNTRIES.flatMap((country) =>
-    legalFormsIn(country, LEGAL_FORMS).flatMap((legalForm) =>
-      Object.entries({ usual: usualAnswers(industry), yes: all(true), no: all(false) }).map(
+    legalFormsIn(country).flatMap((legalForm) =>
+      Object.entries({
+        usual: usualAnswers(industry, country),
+        yes: all(true),
+        no: all(false),
+      }).map(
         ([said, answers]) =>
           [
             `${legalForm} in ${country}, ${said}`,
@@ -65,19 +78,22 @@ interface Made {
   readonly chart: Chart;
 }
 
+/** Forms for a trade, which leave interest to another sheet of the return. */
+const OF_TRADE_ALONE = ['scheduleC', 'scheduleE', 'scheduleF'];
+
 /** Accounts that lead nowhere: to no statement line, to no return line, or to one that there is not. */
 const offendersOfLines = ({ said, choice, chart }: Made): readonly string[] => {
   const form = returnFormOf(choice);
   return recordsOf(chart).flatMap((account) => {
     const statement = statementOf(account.kind);
     if (statement === null) return `${said}: ${account.name} on no statement`;
-    if (form === null || account.role === 'heading') return [];
+    if (account.role === 'heading') return [];
     const line = account.settings.returnLine ?? usualReturnLine(account.kind, choice);
     if (line !== null) return hasReturnLine(line) ? [] : `${said}: ${account.name} on ${line.line}`;
-    // Some forms have no balance sheet, and Schedule C no line for what is not of the trade.
+    // Some forms have no balance sheet.
     const without =
       (!hasBalanceSheet(form) && statement === 'balanceSheet') ||
-      (form === 'scheduleC' && account.kind === 'investmentIncome');
+      (OF_TRADE_ALONE.includes(form) && account.kind === 'investmentIncome');
     return without ? [] : `${said}: ${account.name} on no line`;
   });
 };
@@ -156,9 +172,12 @@ describe('every starting chart', () => {
   });
 
   it('keeps clients’ money apart from the firm’s own, and as much owed as held', () => {
-    for (const code of ['lawyer', 'landlord', 'propertyManager'] as const) {
-      const trust = kindsOf(code).filter(({ guidance }) => /own\b|kept apart/i.test(guidance));
-      expect([code, trust.some(({ kind }) => kind === 'bank')]).toEqual([code, true]);
+    for (const code of ['lawyer', 'landlord', 'propertyManager', 'agency'] as const) {
+      const trust = kindsOf(code).filter(
+        ({ number, guidance }) =>
+          number.startsWith('10') && /not .*own\b|never .*own\b|kept apart/i.test(guidance),
+      );
+      expect([code, trust.map(({ kind }) => kind)]).toEqual([code, ['restrictedCash']]);
       expect(kindsOf(code).some(({ kind }) => kind === 'otherCurrentLiability')).toBe(true);
     }
   });
@@ -215,7 +234,9 @@ describe('a legal form', () => {
   });
 
   it('is taxed itself or through its members, as its country has it', () => {
-    expect(names('limitedCompany')).toContain('Members’ capital');
+    expect(names('limitedCompany')).toContain('Second member’s capital');
+    expect(names('oneMemberCompany')).toContain('Member’s capital');
+    expect(names('oneMemberCompany')).not.toContain('Guaranteed payments to members');
     expect(names('limitedCompany')).not.toContain('Income tax expense');
     expect(names('limitedCompany', 'GB')).toContain('Corporation tax');
     expect(names('sCorporation')).not.toContain('Income tax expense');
@@ -264,9 +285,28 @@ describe('a country', () => {
     expect(texts('GB')).not.toMatch(/\b(labor|license|program|tire)\b/i);
   });
 
+  it('is one file and one row: all of them have words, forms, paper and an order of dates', () => {
+    expect(COUNTRIES).toEqual(['US', 'GB', 'CA', 'IE', 'AU', 'NZ']);
+    expect(COUNTRIES.map(paperOf)).toEqual(['letter', 'a4', 'letter', 'a4', 'a4', 'a4']);
+    expect(COUNTRIES.map(dateOrderOf).filter((order) => order === 'monthFirst')).toHaveLength(1);
+    expect([paperOf('DE'), paperOf('MX')]).toEqual(['a4', 'letter']);
+  });
+
+  it('without a legal form takes the one that comes nearest', () => {
+    expect(legalFormFor('sCorporation', 'AU')).toBe('limitedCompany');
+    expect(legalFormFor('limitedCompany', 'CA')).toBe('corporation');
+    expect(legalFormFor('partnership', 'IE')).toBe('partnership');
+  });
+
+  it('has activities of trades that there are', () => {
+    expect(ACTIVE_TRADES.filter((code) => !(INDUSTRY_CODES as string[]).includes(code))).toEqual(
+      [],
+    );
+  });
+
   it('without an S corporation offers none', () => {
-    expect(legalFormsIn('GB', LEGAL_FORMS)).not.toContain('sCorporation');
-    expect(legalFormsIn('US', LEGAL_FORMS)).toEqual(LEGAL_FORMS);
+    expect(legalFormsIn('GB')).not.toContain('sCorporation');
+    expect(legalFormsIn('US')).toEqual([...LEGAL_FORMS]);
   });
 });
 

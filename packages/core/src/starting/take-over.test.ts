@@ -6,7 +6,7 @@ import { applyAll } from '../operations/apply';
 import { composeStartingChart, startingOperations } from './compose';
 import { INDUSTRY_CODES } from './industries';
 import { takeOver } from './take-over';
-import type { LegalForm } from '../settings/legal-form';
+import type { LegalForm } from '../countries/legal-form';
 
 const counter = (prefix: string): (() => string) => {
   let count = 0;

@@ -5,7 +5,9 @@ import {
   type StartingGroup,
 } from './compose';
 import type { IndustryCode } from './industries';
-import { TOPICS, usualAnswers, type Channels, type StartingAnswers, type Topic } from './questions';
+import type { CountryCode } from '../countries/countries';
+import { TOPICS, type Topic } from '../countries/starting-account';
+import { usualAnswers, type Channels, type StartingAnswers } from './questions';
 
 /** What a starting chart is for, with every question answered. */
 export type AnsweredChoice = StartingChoice & { readonly answers: StartingAnswers };
@@ -34,8 +36,12 @@ export const channelCountsOf = (
 };
 
 /** Topics that are answered otherwise than is usual for the trade. */
-const askedFor = (industry: IndustryCode, { has }: StartingAnswers): ReadonlySet<Topic> => {
-  const usual = usualAnswers(industry).has;
+const askedFor = (
+  industry: IndustryCode,
+  country: CountryCode | undefined,
+  { has }: StartingAnswers,
+): ReadonlySet<Topic> => {
+  const usual = usualAnswers(industry, country).has;
   return new Set(TOPICS.filter((topic) => usual[topic] !== has[topic]));
 };
 
@@ -46,10 +52,10 @@ const askedFor = (industry: IndustryCode, { has }: StartingAnswers): ReadonlySet
  */
 export const unwantedNames = (
   groups: readonly StartingGroup[],
-  choice: Pick<AnsweredChoice, 'industry' | 'answers'>,
+  choice: Pick<AnsweredChoice, 'industry' | 'country' | 'answers'>,
   { living, turned }: { readonly living: boolean; readonly turned: ReadonlySet<string> },
 ): ReadonlySet<string> => {
-  const asked = askedFor(choice.industry, choice.answers);
+  const asked = askedFor(choice.industry, choice.country, choice.answers);
   const lines = groups.flatMap(({ accounts }) => accounts);
   const wanted = new Set(
     lines

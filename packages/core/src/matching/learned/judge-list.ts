@@ -1,6 +1,7 @@
 import { ELEMENTS, type Element } from '../../kinds/element';
 import { elementOf, KIND_CODES, type KindCode } from '../../kinds/kinds';
 import type { Guess, Reason } from '../infer-kind';
+import { plainKind } from '../plain-names';
 import { LINKS } from '../words';
 import { keysOfList, softmax, thinkAgain, type PlacedSaid, type Shares } from './joint';
 import { hashOf, readLearned, type Learned, type Says } from './model';
@@ -39,6 +40,9 @@ const SPOKEN = 3;
 /** What is settled speaks for its neighbours no louder than what is as good as sure. */
 const SETTLED = 0.9;
 
+/** So little speaks for a kind of which nothing was learned. */
+const UNHEARD = -30;
+
 /** So much is left for an element for which nothing speaks, so that one row alone rules none out. */
 const LEFT = 0.01;
 
@@ -60,12 +64,14 @@ export class ListJudge {
   private readonly shares: Shares;
   /** What speaks for each row; nothing for those that are settled. */
   private readonly voices: readonly (readonly Voice[])[];
+  private readonly unheard: readonly number[];
 
   constructor(
     private readonly rows: readonly PlacedSaid[],
     private readonly request: JudgeRequest,
   ) {
     const learned = request.learned ?? shipped();
+    this.unheard = KIND_CODES.map((kind) => (learned.kinds.has(kind) ? 0 : UNHEARD));
     const settled = new Set(request.settled.keys());
     const features = featureReader();
     this.voices = rows.map(({ said }, at) =>
@@ -88,11 +94,14 @@ export class ListJudge {
       best.splice(place < 0 ? best.length : place, 0, k);
       best.length = Math.min(best.length, OFFERED);
     }
-    return best.map((k, place) => ({
-      kind: KIND_CODES[k] ?? KIND_CODES[0],
+    const guesses = best.map((k, place): Guess => ({
+      kind: plainKind(KIND_CODES[k] ?? KIND_CODES[0], this.rows[at]?.said.name ?? ''),
       confidence: (shares[k] ?? 0) / (sum || 1),
       reason: place === 0 ? this.reasonFor(at, k) : { type: 'none' },
     }));
+    return guesses.filter(
+      ({ kind }, place) => guesses.findIndex((other) => other.kind === kind) === place,
+    );
   }
 
   /** How much speaks for each element, that of a whole tree being the sum of it: logarithms of shares. */
@@ -108,7 +117,7 @@ export class ListJudge {
   private alone(at: number): Float64Array {
     const settled = this.request.settled.get(at);
     if (settled !== undefined) return settledAs(settled);
-    const scores = new Float64Array(K);
+    const scores = Float64Array.from(this.unheard);
     for (const { says, value } of this.voices[at] ?? [])
       for (let index = 0; index < says.kinds.length; index += 1) {
         const k = says.kinds[index] ?? 0;

@@ -11,6 +11,8 @@ export interface Says {
 
 /** What was learned from labelled lists. */
 export interface Learned {
+  /** The kinds of which something was learned; those that were added since are not among them. */
+  readonly kinds: ReadonlySet<KindCode>;
   /** By the hash of a feature's key. */
   readonly features: ReadonlyMap<number, Says>;
   /** How much each thing weighs when a list is judged as a whole, round by round. */
@@ -77,14 +79,15 @@ const unpackFeatures = ({ features, step, kinds }: LearnedFile): ReadonlyMap<num
       own.kinds[index] = places[bytes[at] ?? 0] ?? 0;
       own.weights[index] = (((bytes[at + 1] ?? 0) << 24) >> 24) * step;
     }
-    const mean = own.weights.reduce((sum, weight) => sum + weight, 0) / KIND_CODES.length;
+    const mean = own.weights.reduce((sum, weight) => sum + weight, 0) / kinds.length;
     found.set(hash, { ...own, mean });
   }
   return found;
 };
 
-/** What was learned, from its file. Kinds that were added since are there and heard for nothing. */
+/** What was learned, from its file. Kinds that were added since are there, and nothing speaks for them. */
 export const readLearned = (file: LearnedFile): Learned => ({
+  kinds: new Set(KIND_CODES.filter((kind) => file.kinds.includes(kind))),
   features: unpackFeatures(file),
   rounds: file.rounds,
 });

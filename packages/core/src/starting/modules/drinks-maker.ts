@@ -1,4 +1,5 @@
-import type { Industry, StartingModule } from '../starting-chart';
+import type { StartingModule } from '../../countries/starting-account';
+import type { Industry } from '../starting-chart';
 import { CARD_TAKINGS, COUNTER, RETURNS, VEHICLES } from './selling';
 
 const MAKING: StartingModule = {
@@ -10,11 +11,11 @@ const MAKING: StartingModule = {
     { slot: 'stock', name: 'Bottles, cans and labels', kind: 'inventory', guidance: 'Packaging not yet filled.' },
     { slot: 'equipment', name: 'Tanks and press', kind: 'propertyAndEquipment', guidance: 'Vessels, press, bottling line, cooling.' },
     { slot: 'accrued', name: 'Excise duty payable', kind: 'accruedExpense', guidance: 'Duty on drinks released for sale and not yet paid over.' },
-    { slot: 'cost', name: 'Fruit and ingredients used', kind: 'costOfSales', guidance: 'What went into the drinks sold.' },
-    { slot: 'cost', name: 'Bottles and packaging used', kind: 'costOfSales', guidance: 'Bottles, cans, labels and cartons of the drinks sold.' },
-    { slot: 'cost', name: 'Excise duty', kind: 'costOfSales', guidance: 'Duty on drinks sold. It rises with every sale, so it is no overhead.' },
-    { slot: 'cost', name: 'Carriage to customers', kind: 'costOfSales', guidance: 'Delivery of wholesale orders.' },
-    { slot: 'office', name: 'Licences', kind: 'operatingExpense', guidance: 'Premises, brewing and alcohol licences.' },
+    { slot: 'cost', name: 'Fruit and ingredients used', kind: 'costOfSales', use: 'materials', guidance: 'What went into the drinks sold.' },
+    { slot: 'cost', name: 'Bottles and packaging used', kind: 'costOfSales', use: 'materials', guidance: 'Bottles, cans, labels and cartons of the drinks sold.' },
+    { slot: 'cost', name: 'Excise duty', kind: 'costOfSales', use: 'otherDirect', guidance: 'Duty on drinks sold. It rises with every sale, so it is no overhead.' },
+    { slot: 'cost', name: 'Carriage to customers', kind: 'costOfSales', use: 'otherDirect', guidance: 'Delivery of wholesale orders.' },
+    { slot: 'office', name: 'Licences', kind: 'operatingExpense', use: 'licences', guidance: 'Premises, brewing and alcohol licences.' },
   ],
 }; // prettier-ignore
 

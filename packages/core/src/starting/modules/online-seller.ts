@@ -1,4 +1,5 @@
-import type { Industry, StartingModule } from '../starting-chart';
+import type { StartingModule } from '../../countries/starting-account';
+import type { Industry } from '../starting-chart';
 import { CARD_TAKINGS, RETURNS } from './selling';
 
 const ONLINE: StartingModule = {
@@ -11,15 +12,15 @@ const ONLINE: StartingModule = {
     { slot: 'accrued', name: 'Customer prepayments', kind: 'deferredRevenue', guidance: 'Orders paid for and not yet shipped.' },
     { slot: 'sales', name: 'Own shop sales', kind: 'saleOfGoods', guidance: 'Through the business’s own website, before fees.' },
     { slot: 'sales', name: 'Marketplace sales', kind: 'saleOfGoods', guidance: 'Through marketplaces, before their fees: book the whole sale, then the fee.' },
-    { slot: 'sales', name: 'Shipping charged', kind: 'services', guidance: 'Charged to customers for delivery.' },
+    { slot: 'sales', name: 'Shipping charged', kind: 'services', guidance: 'Charged to buyers for sending their parcels.' },
     { slot: 'cost', name: 'Goods sold', kind: 'costOfSales', guidance: 'The cost of goods that left the store.' },
-    { slot: 'cost', name: 'Freight in and import duty', kind: 'costOfSales', guidance: 'Of goods sold; of goods in store it belongs to their cost.' },
-    { slot: 'cost', name: 'Shipping to customers', kind: 'costOfSales', guidance: 'Paid to carriers for parcels sent.' },
-    { slot: 'cost', name: 'Packaging', kind: 'costOfSales', guidance: 'Boxes, tape and filling.' },
-    { slot: 'cost', name: 'Stock lost or written down', kind: 'costOfSales', guidance: 'Missing at the count, damaged, unsaleable.' },
-    { slot: 'marketing', name: 'Marketplace fees', kind: 'operatingExpense', guidance: 'Commission, listing and storage fees kept by marketplaces.' },
-    { slot: 'marketing', name: 'Website and shop software', kind: 'operatingExpense', guidance: 'Hosting, themes, plug-ins.' },
-    { slot: 'premises', name: 'Storage', kind: 'operatingExpense', guidance: 'Rented shelves, pallets or units.' },
+    { slot: 'cost', name: 'Freight in and import duty', kind: 'costOfSales', use: 'otherDirect', guidance: 'Of goods sold; of goods in store it belongs to their cost.' },
+    { slot: 'cost', name: 'Shipping to customers', kind: 'costOfSales', use: 'otherDirect', guidance: 'Paid to carriers for parcels sent.' },
+    { slot: 'cost', name: 'Packaging', kind: 'costOfSales', use: 'otherDirect', guidance: 'Boxes, tape and filling.' },
+    { slot: 'cost', name: 'Stock lost or written down', kind: 'costOfSales', use: 'otherDirect', guidance: 'Missing at the count, damaged, unsaleable.' },
+    { slot: 'marketing', name: 'Marketplace fees', kind: 'operatingExpense', use: 'commissions', guidance: 'Commission, listing and storage fees kept by marketplaces.' },
+    { slot: 'marketing', name: 'Website and shop software', kind: 'operatingExpense', use: 'office', guidance: 'Hosting, themes, plug-ins.' },
+    { slot: 'premises', name: 'Storage', kind: 'operatingExpense', use: 'rent', guidance: 'Rented shelves, pallets or units.' },
   ],
 }; // prettier-ignore
 

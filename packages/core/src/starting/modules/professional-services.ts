@@ -1,4 +1,5 @@
-import type { Industry, StartingModule } from '../starting-chart';
+import type { StartingModule } from '../../countries/starting-account';
+import type { Industry } from '../starting-chart';
 
 const SERVICES: StartingModule = {
   name: 'Professional work',
@@ -9,12 +10,10 @@ const SERVICES: StartingModule = {
     { slot: 'sales', name: 'Retainers', kind: 'services', guidance: 'Fixed monthly fees, once the month has passed.' },
     { slot: 'sales', name: 'Expenses billed to clients', kind: 'otherOperatingRevenue', guidance: 'Travel and other outlays passed on.' },
     { slot: 'sales', name: 'Discounts given', kind: 'returnsAndDiscounts', guidance: 'Fees waived after billing. It reduces fees.' },
-    { slot: 'cost', name: 'Subcontracted work', kind: 'costOfSales', guidance: 'Freelancers and other firms on client work.' },
-    { slot: 'cost', name: 'Outlays for clients', kind: 'costOfSales', guidance: 'To be billed on: travel, searches, print.' },
+    { slot: 'cost', name: 'Subcontracted work', kind: 'costOfSales', use: 'directContractors', guidance: 'Freelancers and other firms on client work.' },
+    { slot: 'cost', name: 'Outlays for clients', kind: 'costOfSales', use: 'otherDirect', guidance: 'To be billed on: travel, searches, print.' },
     { slot: 'people', name: 'Training and memberships', kind: 'operatingExpense', guidance: 'Courses, professional bodies, books.' },
-    { slot: 'vehicles', name: 'Travel', kind: 'operatingExpense', guidance: 'Fares, hotels, mileage not billed to a client.' },
-    { slot: 'vehicles', name: 'Meals with clients', kind: 'operatingExpense', guidance: 'Kept apart: often only partly deductible.' },
-    { slot: 'office', name: 'Professional liability insurance', kind: 'operatingExpense', guidance: 'Cover for errors in the work.' },
+    { slot: 'office', name: 'Professional liability insurance', kind: 'operatingExpense', use: 'insurance', guidance: 'Cover for errors in the work.' },
   ],
 }; // prettier-ignore
 

@@ -1,36 +1,37 @@
-import type { Industry, StartingModule } from '../starting-chart';
+import type { StartingModule } from '../../countries/starting-account';
+import type { Industry } from '../starting-chart';
 import { CARD_TAKINGS } from './selling';
 import { GIFTS, MEMBERS, SIDE_GOODS } from './shared';
 
 const LETTING: StartingModule = {
   name: 'Letting',
   accounts: [
-    { slot: 'cash', name: 'Tenants’ deposits account', kind: 'bank', guidance: 'Deposits kept apart. It equals what is owed to tenants.' },
-    { slot: 'equipment', name: 'Land', kind: 'propertyAndEquipment', guidance: 'The land below; it is not depreciated.' },
-    { slot: 'equipment', name: 'Buildings let', kind: 'propertyAndEquipment', guidance: 'At cost with improvements.' },
+    { slot: 'cash', name: 'Tenants’ deposits account', kind: 'restrictedCash', guidance: 'Deposits kept apart. It equals what is owed to tenants.' },
+    { slot: 'equipment', name: 'Land', kind: 'propertyAndEquipment', use: 'land', guidance: 'The land below; it is not depreciated.' },
+    { slot: 'equipment', name: 'Buildings let', kind: 'propertyAndEquipment', use: 'buildings', guidance: 'At cost with improvements.' },
     { slot: 'receivables', name: 'Rent owed by tenants', kind: 'tradeReceivable', guidance: 'Due and not yet paid.' },
     { slot: 'accrued', name: 'Rent paid in advance', kind: 'deferredRevenue', guidance: 'For months to come.' },
-    { slot: 'payables', name: 'Tenants’ deposits held', kind: 'otherCurrentLiability', guidance: 'Owed back to tenants at the end.' },
+    { slot: 'payables', name: 'Tenants’ deposits held', kind: 'otherCurrentLiability', guidance: 'Owed back to tenants at the end, and equal to the deposits account.' },
     { slot: 'sales', name: 'Rents received', kind: 'services', guidance: 'The rent of this period.' },
     { slot: 'otherSales', name: 'Charges passed on', kind: 'otherOperatingRevenue', guidance: 'Power, parking, late fees.' },
-    { slot: 'cost', name: 'Repairs to let property', kind: 'costOfSales', guidance: 'Keeping it as it is. Improvements are assets.' },
-    { slot: 'cost', name: 'Property taxes', kind: 'costOfSales', guidance: 'On what is let.' },
-    { slot: 'cost', name: 'Property insurance', kind: 'costOfSales', guidance: 'On what is let.' },
-    { slot: 'cost', name: 'Management fees', kind: 'costOfSales', guidance: 'Paid to whoever manages.' },
-    { slot: 'otherCosts', name: 'Mortgage interest', kind: 'financeCost', guidance: 'The interest part of the payments.' },
+    { slot: 'cost', name: 'Repairs to let property', kind: 'costOfSales', use: 'repairs', guidance: 'Keeping it as it is. Improvements are assets.' },
+    { slot: 'cost', name: 'Property taxes', kind: 'costOfSales', use: 'propertyTaxes', guidance: 'Taxes of the town or county on what is let.' },
+    { slot: 'cost', name: 'Property insurance', kind: 'costOfSales', use: 'insurance', guidance: 'Buildings and landlord’s cover on what is let.' },
+    { slot: 'cost', name: 'Management fees', kind: 'costOfSales', use: 'management', guidance: 'Paid to whoever manages.' },
+    { slot: 'otherCosts', name: 'Mortgage interest', kind: 'financeCost', use: 'mortgageInterest', guidance: 'The interest part of the payments.' },
   ],
 }; // prettier-ignore
 
 const MANAGING: StartingModule = {
   name: 'Managing property',
   accounts: [
-    { slot: 'cash', name: 'Owners’ trust account', kind: 'bank', guidance: 'Rents and deposits held for owners and tenants. Never the firm’s own.' },
+    { slot: 'cash', name: 'Owners’ trust account', kind: 'restrictedCash', guidance: 'Rents and deposits held for owners and tenants. Never the firm’s own.' },
     { slot: 'payables', name: 'Owed to owners', kind: 'otherCurrentLiability', guidance: 'Rents collected for owners and not yet paid out.' },
-    { slot: 'payables', name: 'Tenants’ deposits held for owners', kind: 'otherCurrentLiability', guidance: 'Owed back to tenants at the end.' },
+    { slot: 'payables', name: 'Tenants’ deposits held for owners', kind: 'otherCurrentLiability', guidance: 'Owed back to tenants of managed property when they leave.' },
     { slot: 'receivables', name: 'Paid out for owners', kind: 'otherReceivable', guidance: 'Repairs and bills to be set off.' },
     { slot: 'sales', name: 'Management fees earned', kind: 'services', guidance: 'A share of rents, or a fixed fee.' },
     { slot: 'sales', name: 'Letting fees', kind: 'services', guidance: 'For finding tenants and for leases.' },
-    { slot: 'cost', name: 'Caretakers and maintenance staff', kind: 'costOfSales', guidance: 'Pay of those who look after properties.' },
+    { slot: 'cost', name: 'Caretakers and maintenance staff', kind: 'costOfSales', use: 'directWages', guidance: 'Pay of those who look after properties.' },
   ],
 }; // prettier-ignore
 
@@ -40,8 +41,8 @@ const TRAINING: StartingModule = {
     { slot: 'equipment', name: 'Sports equipment', kind: 'propertyAndEquipment', guidance: 'Machines, boats, courts meant to last for years.' },
     { slot: 'sales', name: 'Courses and coaching', kind: 'services', guidance: 'Classes, personal training.' },
     { slot: 'sales', name: 'Day visits', kind: 'services', guidance: 'Paid by the visit.' },
-    { slot: 'cost', name: 'Coaches and instructors', kind: 'costOfSales', guidance: 'Pay of those who teach.' },
-    { slot: 'cost', name: 'Events and competitions', kind: 'costOfSales', guidance: 'Entry fees, travel, prizes.' },
+    { slot: 'cost', name: 'Coaches and instructors', kind: 'costOfSales', use: 'directWages', guidance: 'Pay of those who teach.' },
+    { slot: 'cost', name: 'Events and competitions', kind: 'costOfSales', use: 'otherDirect', guidance: 'Entry fees, travel, prizes.' },
   ],
 }; // prettier-ignore
 
@@ -51,11 +52,11 @@ const SCHOOLING: StartingModule = {
     { slot: 'receivables', name: 'Tuition owed', kind: 'tradeReceivable', guidance: 'Due from parents and not yet paid.' },
     { slot: 'accrued', name: 'Tuition paid in advance', kind: 'deferredRevenue', guidance: 'For terms to come.' },
     { slot: 'accrued', name: 'Enrolment deposits', kind: 'deferredRevenue', guidance: 'To come back, or to be set off.' },
-    { slot: 'sales', name: 'Tuition', kind: 'services', guidance: 'The part that belongs to this period.' },
+    { slot: 'sales', name: 'Tuition', kind: 'services', guidance: 'The part of the fees that belongs to this term or month.' },
     { slot: 'sales', name: 'Meals and trips', kind: 'services', guidance: 'Billed beside tuition.' },
     { slot: 'sales', name: 'Scholarships and sibling discounts', kind: 'returnsAndDiscounts', guidance: 'Tuition forgiven. It reduces tuition.' },
-    { slot: 'cost', name: 'Teachers’ wages', kind: 'costOfSales', guidance: 'Pay of those who teach and care.' },
-    { slot: 'cost', name: 'Teaching materials', kind: 'costOfSales', guidance: 'Books, toys, craft supplies.' },
+    { slot: 'cost', name: 'Teachers’ wages', kind: 'costOfSales', use: 'directWages', guidance: 'Pay of those who teach and care.' },
+    { slot: 'cost', name: 'Teaching materials', kind: 'costOfSales', use: 'materials', guidance: 'Books, toys, craft supplies.' },
     { slot: 'cost', name: 'Food', kind: 'costOfSales', guidance: 'Meals for children.' },
   ],
 }; // prettier-ignore
@@ -63,7 +64,6 @@ const SCHOOLING: StartingModule = {
 const ASSOCIATION_WORK: StartingModule = {
   name: 'Association',
   accounts: [
-    { slot: 'equity', name: 'Accumulated fund', kind: 'netAssetsWithoutRestrictions', guidance: 'What the association may use as it sees fit.' },
     { slot: 'sales', name: 'Entry fees and events', kind: 'services', guidance: 'Paid by those who come.' },
     { slot: 'cost', name: 'Events', kind: 'costOfSales', guidance: 'What events cost.' },
     { slot: 'marketing', name: 'Newsletter and website', kind: 'operatingExpense', guidance: 'Keeping members informed.' },
@@ -73,7 +73,6 @@ const ASSOCIATION_WORK: StartingModule = {
 const CONGREGATION: StartingModule = {
   name: 'Charity or place of worship',
   accounts: [
-    { slot: 'equity', name: 'Net assets without donor restrictions', kind: 'netAssetsWithoutRestrictions', guidance: 'May be used as the board sees fit.' },
     { slot: 'people', name: 'Clergy and leaders', kind: 'operatingExpense', guidance: 'Pay and housing allowance.' },
     { slot: 'cost', name: 'Help given', kind: 'costOfSales', guidance: 'Benevolence, missions, grants to others.' },
   ],
@@ -84,10 +83,10 @@ const HOLDING: StartingModule = {
   accounts: [
     { slot: 'longTerm', name: 'Shares in subsidiaries', kind: 'longTermInvestment', guidance: 'At cost. Their own books stand apart.' },
     { slot: 'longTerm', name: 'Loans to subsidiaries', kind: 'loanGiven', guidance: 'To come back after more than a year.' },
-    { slot: 'receivables', name: 'Due from subsidiaries', kind: 'otherReceivable', guidance: 'To be settled within a year.' },
-    { slot: 'accrued', name: 'Due to subsidiaries', kind: 'otherCurrentLiability', guidance: 'To be settled within a year.' },
+    { slot: 'receivables', name: 'Due from subsidiaries', kind: 'otherReceivable', guidance: 'Owed by subsidiaries, to be settled within a year.' },
+    { slot: 'accrued', name: 'Due to subsidiaries', kind: 'otherCurrentLiability', guidance: 'Owed to subsidiaries, to be settled within a year.' },
     { slot: 'sales', name: 'Management charges', kind: 'services', guidance: 'Billed to subsidiaries.' },
-    { slot: 'otherIncome', name: 'Dividends received', kind: 'investmentIncome', guidance: 'From subsidiaries and other holdings.' },
+    { slot: 'otherIncome', name: 'Dividends received', kind: 'investmentIncome', use: 'dividends', guidance: 'From subsidiaries and other holdings.' },
     { slot: 'otherIncome', name: 'Interest from subsidiaries', kind: 'investmentIncome', guidance: 'On loans to them.' },
     { slot: 'otherIncome', name: 'Gains on investments', kind: 'gains', guidance: 'Sold above cost.' },
     { slot: 'otherCosts', name: 'Losses on investments', kind: 'otherExpense', guidance: 'Sold below cost, or written down.' },

@@ -1,4 +1,4 @@
-import type { StartingModule } from '../starting-chart';
+import type { StartingModule } from '../../countries/starting-account';
 
 /** Goods bought and sold again. */
 export const STOCK: StartingModule = {
@@ -7,8 +7,8 @@ export const STOCK: StartingModule = {
     { slot: 'stock', name: 'Goods for resale', kind: 'inventory', guidance: 'Bought and not yet sold, at cost with freight.' },
     { slot: 'sales', name: 'Sales of goods', kind: 'saleOfGoods', guidance: 'Goods sold, without sales tax.' },
     { slot: 'cost', name: 'Goods sold', kind: 'costOfSales', guidance: 'The cost of goods that left the store.' },
-    { slot: 'cost', name: 'Freight in', kind: 'costOfSales', guidance: 'Carriage of goods sold; of goods in store it belongs to their cost.' },
-    { slot: 'cost', name: 'Stock lost or written down', kind: 'costOfSales', guidance: 'Missing at the count, damaged, unsaleable.' },
+    { slot: 'cost', name: 'Freight in', kind: 'costOfSales', use: 'otherDirect', guidance: 'Carriage of goods sold; of goods in store it belongs to their cost.' },
+    { slot: 'cost', name: 'Stock lost or written down', kind: 'costOfSales', use: 'otherDirect', guidance: 'Missing at the count, damaged, unsaleable.' },
   ],
 }; // prettier-ignore
 
@@ -38,9 +38,9 @@ export const PRACTICE: StartingModule = {
     { slot: 'accrued', name: 'Patients’ credit balances', kind: 'deferredRevenue', guidance: 'Paid ahead, or too much; owed back or worked off.' },
     { slot: 'equipment', name: 'Treatment equipment', kind: 'propertyAndEquipment', guidance: 'Chairs, tables, instruments meant to last for years.' },
     { slot: 'sales', name: 'Insurers’ adjustments', kind: 'returnsAndDiscounts', guidance: 'What insurers do not allow of the fee. It reduces fees.' },
-    { slot: 'cost', name: 'Treatment supplies', kind: 'costOfSales', guidance: 'Used up in treatment: gloves, dressings, disposables.' },
+    { slot: 'cost', name: 'Treatment supplies', kind: 'costOfSales', use: 'materials', guidance: 'Used up in treatment: gloves, dressings, disposables.' },
     { slot: 'people', name: 'Licences and continuing education', kind: 'operatingExpense', guidance: 'Professional licences, courses, journals.' },
-    { slot: 'office', name: 'Malpractice insurance', kind: 'operatingExpense', guidance: 'Cover for errors in treatment.' },
+    { slot: 'office', name: 'Malpractice insurance', kind: 'operatingExpense', use: 'insurance', guidance: 'Cover for errors in treatment.' },
   ],
 }; // prettier-ignore
 
@@ -49,8 +49,8 @@ export const MEMBERS: StartingModule = {
   name: 'Members',
   accounts: [
     { slot: 'receivables', name: 'Subscriptions owed', kind: 'tradeReceivable', guidance: 'Due from members and not yet paid.' },
-    { slot: 'accrued', name: 'Subscriptions paid in advance', kind: 'deferredRevenue', guidance: 'For months to come; revenue month by month.' },
-    { slot: 'sales', name: 'Membership subscriptions', kind: 'services', guidance: 'The part that belongs to this period.' },
+    { slot: 'accrued', name: 'Subscriptions paid in advance', kind: 'deferredRevenue', guidance: 'Members’ money for months to come; revenue month by month.' },
+    { slot: 'sales', name: 'Membership subscriptions', kind: 'services', guidance: 'What members owe for this period, and no later one.' },
   ],
 }; // prettier-ignore
 
@@ -61,6 +61,7 @@ export const GIFTS: StartingModule = {
     { slot: 'receivables', name: 'Pledges receivable', kind: 'otherReceivable', guidance: 'Promised in writing and not yet paid.' },
     { slot: 'equity', name: 'Net assets with donor restrictions', kind: 'netAssetsWithRestrictions', guidance: 'Given for one purpose or a later time, until it is used so.' },
     { slot: 'sales', name: 'Donations', kind: 'grantsAndDonations', guidance: 'Given without anything in return.' },
+    { slot: 'sales', name: 'Released from restriction', kind: 'grantsAndDonations', guidance: 'Restricted gifts used for their purpose: to the credit here and to the debit of restricted donations, so that income as a whole stays the same.' },
     { slot: 'sales', name: 'Restricted donations', kind: 'grantsAndDonations', guidance: 'Given for a purpose that the donor named.' },
     { slot: 'sales', name: 'Grants', kind: 'grantsAndDonations', guidance: 'From foundations and public bodies.' },
     { slot: 'otherSales', name: 'Events and collections', kind: 'otherOperatingRevenue', guidance: 'Fairs, dinners, raffles, before their costs.' },

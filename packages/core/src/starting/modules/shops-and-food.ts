@@ -1,4 +1,5 @@
-import type { Industry, StartingModule } from '../starting-chart';
+import type { StartingModule } from '../../countries/starting-account';
+import type { Industry } from '../starting-chart';
 import { CARD_TAKINGS, COUNTER, RETURNS } from './selling';
 import { STOCK } from './shared';
 
@@ -6,7 +7,7 @@ const SHOP: StartingModule = {
   name: 'Shop',
   accounts: [
     { slot: 'equipment', name: 'Shop fittings', kind: 'propertyAndEquipment', guidance: 'Shelves, counter, lighting, sign.' },
-    { slot: 'cost', name: 'Bags and wrapping', kind: 'costOfSales', guidance: 'Given to customers with what they buy.' },
+    { slot: 'cost', name: 'Bags and wrapping', kind: 'costOfSales', use: 'otherDirect', guidance: 'Given to customers with what they buy.' },
   ],
 }; // prettier-ignore
 
@@ -32,11 +33,11 @@ const KITCHEN: StartingModule = {
     { slot: 'otherSales', name: 'Catering and events', kind: 'services', guidance: 'Functions on or off the premises.' },
     { slot: 'cost', name: 'Food', kind: 'costOfSales', guidance: 'Used in meals sold. Staff meals are under People.' },
     { slot: 'cost', name: 'Drinks', kind: 'costOfSales', guidance: 'Used in drinks sold.' },
-    { slot: 'cost', name: 'Kitchen wages', kind: 'costOfSales', guidance: 'Pay of those who cook. Service and office are under People.' },
-    { slot: 'cost', name: 'Delivery commissions', kind: 'costOfSales', guidance: 'Kept by delivery services. Book the meal before it.' },
-    { slot: 'people', name: 'Staff meals', kind: 'operatingExpense', guidance: 'Food and drink for employees.' },
-    { slot: 'premises', name: 'Laundry and cleaning supplies', kind: 'operatingExpense', guidance: 'Linen, uniforms, detergents.' },
-    { slot: 'office', name: 'Licences and permits', kind: 'operatingExpense', guidance: 'Health, alcohol, music.' },
+    { slot: 'cost', name: 'Kitchen wages', kind: 'costOfSales', use: 'directWages', guidance: 'Pay of those who cook. Service and office are under People.' },
+    { slot: 'cost', name: 'Delivery commissions', kind: 'costOfSales', use: 'otherDirect', guidance: 'Kept by delivery services. Book the meal before it.' },
+    { slot: 'people', name: 'Staff meals', kind: 'operatingExpense', use: 'benefits', guidance: 'Food and drink for employees.' },
+    { slot: 'premises', name: 'Laundry and cleaning supplies', kind: 'operatingExpense', use: 'supplies', guidance: 'Linen, uniforms, detergents.' },
+    { slot: 'office', name: 'Licences and permits', kind: 'operatingExpense', use: 'licences', guidance: 'Health, alcohol, music.' },
   ],
 }; // prettier-ignore
 

@@ -1,5 +1,4 @@
-import type { Topic } from '../questions';
-import type { StartingModule } from '../starting-chart';
+import type { StartingModule, Topic } from '../../countries/starting-account';
 import { DEPOSITS, STOCK } from './shared';
 import { CARD_TAKINGS, VEHICLES } from './selling';
 

@@ -1,6 +1,5 @@
 import {
   isOffered,
-  returnFormOf,
   returnLineWords,
   usualReturnLine,
   type Account,
@@ -75,5 +74,5 @@ export const returnLineOf = (account: Account, filer: Filer): string => {
   const usual = usualReturnLine(account.kind, filer);
   const line = account.settings.returnLine ?? usual;
   if (line !== null) return returnLineWords(line);
-  return returnFormOf(filer) === null ? '' : $localize`none on the client’s return`;
+  return $localize`none on the client’s return`;
 };

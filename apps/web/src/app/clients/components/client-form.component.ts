@@ -12,7 +12,11 @@ import type { ClientAnswer, ClientChange, NewClientRequest } from '@iunctus/cont
 import {
   INDUSTRIES,
   INDUSTRY_CODES,
-  LEGAL_FORMS,
+  COUNTRIES,
+  countryOf,
+  currencyOf,
+  legalFormFor,
+  legalFormsIn,
   type IndustryCode,
   type LegalForm,
 } from '@iunctus/core';
@@ -22,14 +26,8 @@ import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import type { Loading } from '../../shared/loading';
 import { clientChangeWords } from '../../shared/words/client-change-words';
-import { LEGAL_FORM_WORDS } from '../../shared/words/client-words';
+import { COUNTRY_WORDS, legalFormWords } from '../../shared/words/client-words';
 import { MONTH_NAMES } from '../../shared/words/period-words';
-
-const COUNTRIES = [
-  { words: $localize`United States`, value: 'US', currency: 'USD' },
-  { words: $localize`United Kingdom`, value: 'GB', currency: 'GBP' },
-  { words: $localize`Canada`, value: 'CA', currency: 'CAD' },
-] as const;
 
 const ASKED = {
   legalForm: $localize`Choose what the client is by law.`,
@@ -70,7 +68,7 @@ const ASKED = {
           label="Legal form"
           i18n-placeholder
           placeholder="Choose …"
-          [options]="legalForms"
+          [options]="legalForms()"
           [picked]="form.controls.legalForm.value"
           (chosen)="form.patchValue({ legalForm: $event })"
           (left)="form.controls.legalForm.markAsTouched()"
@@ -94,7 +92,7 @@ const ASKED = {
           label="Country"
           [options]="countries"
           [picked]="form.controls.country.value"
-          (chosen)="form.patchValue({ country: $event })"
+          (chosen)="moveTo($event)"
         />
         <iu-pick
           labelled
@@ -170,11 +168,7 @@ export class ClientFormComponent implements OnInit {
   readonly changed = output<ClientChange>();
   readonly closed = output();
 
-  protected readonly countries = COUNTRIES;
-  protected readonly legalForms = LEGAL_FORMS.map((value) => ({
-    value,
-    words: LEGAL_FORM_WORDS[value],
-  }));
+  protected readonly countries = COUNTRIES.map((value) => ({ value, words: COUNTRY_WORDS[value] }));
   protected readonly industries = [
     ...INDUSTRY_CODES.map((value) => ({
       value: value,
@@ -198,6 +192,12 @@ export class ClientFormComponent implements OnInit {
     fiscalYearStart: new FormControl(1, { nonNullable: true }),
   });
   private readonly typed = toSignal(this.form.valueChanges);
+  /** The legal forms of the country, as they are called there. */
+  protected readonly legalForms = computed(() => {
+    this.typed();
+    const country = countryOf(this.form.controls.country.value);
+    return legalFormsIn(country).map((value) => ({ value, words: legalFormWords(value, country) }));
+  });
 
   /** What is asked for where nothing was chosen. */
   protected wrong(field: 'legalForm' | 'industry'): string {
@@ -218,12 +218,21 @@ export class ClientFormComponent implements OnInit {
     if (client !== null) this.form.patchValue({ ...client, industry: client.industry ?? 'other' });
   }
 
+  /** Another country may lack the legal form; the one that comes nearest is taken, and seen. */
+  protected moveTo(country: string): void {
+    const { legalForm } = this.form.getRawValue();
+    this.form.patchValue({
+      country,
+      legalForm: legalForm === null ? null : legalFormFor(legalForm, countryOf(country)),
+    });
+  }
+
   protected submit(): void {
     this.form.markAllAsTouched();
     const wanted = this.wanted();
     if (wanted === null) return;
-    const country = COUNTRIES.find(({ value }) => value === wanted.country) ?? COUNTRIES[0];
-    if (this.client() === null) this.added.emit({ ...wanted, currency: country.currency });
+    const currency = currencyOf(countryOf(wanted.country));
+    if (this.client() === null) this.added.emit({ ...wanted, currency });
     else this.changed.emit(wanted);
   }
 

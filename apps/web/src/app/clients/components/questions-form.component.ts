@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import {
   CHANNELS_LIMIT,
-  TOPICS,
   type Channels,
   type PayoutRecording,
   type StartingAnswers,
@@ -20,7 +19,7 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
     <fieldset>
       <legend i18n>What the client has</legend>
       <div class="topics">
-        @for (topic of topics; track topic) {
+        @for (topic of topics(); track topic) {
           <label>
             <input
               type="checkbox"
@@ -30,6 +29,9 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
             <span>{{ topicWords[topic] }}</span>
             <small>{{ effect(topic) }}</small>
           </label>
+          @if (topic === 'salesTax' && exemption() !== '') {
+            <small class="why">{{ exemption() }}</small>
+          }
         }
       </div>
     </fieldset>
@@ -128,6 +130,10 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
       margin-left: auto;
       white-space: nowrap;
     }
+    .topics .why {
+      margin: -4px 0 2px 24px;
+      white-space: normal;
+    }
     small {
       color: var(--ink-2);
       font-size: 12px;
@@ -139,12 +145,15 @@ const RECORDINGS: readonly PayoutRecording[] = ['none', 'each', 'monthly'];
 })
 export class QuestionsFormComponent {
   readonly answers = input.required<StartingAnswers>();
+  /** What is asked in the client’s country. */
+  readonly topics = input.required<readonly Topic[]>();
+  /** Why nothing of the sales tax that the trade pays comes back; empty where it does. */
+  readonly exemption = input('');
   readonly counts = input.required<Readonly<Record<Channels['apart'], number>>>();
   /** How many accounts more (or with a minus, fewer) the other answer would give. */
   readonly effects = input.required<Readonly<Record<Topic, number>>>();
   readonly changed = output<StartingAnswers>();
 
-  protected readonly topics = TOPICS;
   protected readonly topicWords = TOPIC_WORDS;
   protected readonly recordings = RECORDINGS;
   protected readonly payoutWords = PAYOUT_WORDS;

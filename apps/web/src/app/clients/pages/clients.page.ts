@@ -5,7 +5,7 @@ import { Store } from '@ngrx/store';
 import type { ClientAnswer, ClientChange, NewClientRequest } from '@iunctus/contract';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
-import { industryWords, LEGAL_FORM_WORDS } from '../../shared/words/client-words';
+import { industryWords, legalFormWords } from '../../shared/words/client-words';
 import { momentWords, MONTH_NAMES } from '../../shared/words/period-words';
 import { Rights } from '../../session/state/rights';
 import { sessionFeature } from '../../session/state/session.feature';
@@ -71,7 +71,7 @@ export class ClientsPage {
 
   protected describe(client: ClientAnswer): string {
     const year = MONTH_NAMES[client.fiscalYearStart - 1] ?? '';
-    return $localize`${LEGAL_FORM_WORDS[client.legalForm]} · ${industryWords(client.industry)} · year from ${year}`;
+    return $localize`${legalFormWords(client.legalForm, client.country)} · ${industryWords(client.industry)} · year from ${year}`;
   }
 
   protected adopted({ chart }: ClientAnswer): string {

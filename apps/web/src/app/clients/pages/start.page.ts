@@ -20,16 +20,20 @@ import {
   COUNTRIES,
   countryOf,
   effectsOf,
+  exemptionOf,
   findTrades,
   INDUSTRIES,
   INDUSTRY_CODES,
   LEGAL_FORMS,
+  isAskedIn,
+  legalFormFor,
   legalFormsIn,
   namesThere,
   planStartingInto,
   startingCount,
   startingOperations,
   takeOver,
+  TOPICS,
   unwantedNames,
   usualAnswers,
   withoutStruck,
@@ -48,7 +52,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
-import { COUNTRY_WORDS, LEGAL_FORM_WORDS, natureWords } from '../../shared/words/client-words';
+import { COUNTRY_WORDS, legalFormWords, natureWords } from '../../shared/words/client-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
@@ -110,7 +114,6 @@ export class StartPage {
   /** The industry that was taken from the classification, and what its chart is made for. */
   protected readonly taken = signal<IndustriesAnswer[number] | null>(null);
   protected readonly industries = INDUSTRIES;
-  protected readonly legalFormWords = LEGAL_FORM_WORDS;
   protected readonly countries = COUNTRIES.map((value) => ({ value, words: COUNTRY_WORDS[value] }));
 
   /** What the client does; `null` until that is known: nobody gets the chart of a trade that nobody chose. */
@@ -125,13 +128,25 @@ export class StartPage {
   protected readonly country = computed(
     () => this.chosenCountry() ?? countryOf(this.client()?.country ?? 'US'),
   );
-  protected readonly legalForms = computed(() => legalFormsIn(this.country(), LEGAL_FORMS));
+  protected readonly legalForms = computed(() =>
+    legalFormsIn(this.country()).map((value) => ({
+      value,
+      words: legalFormWords(value, this.country()),
+    })),
+  );
   protected readonly legalForm = computed(() => {
     const form = this.chosenForm() ?? this.client()?.legalForm ?? LEGAL_FORMS[0];
-    return this.legalForms().includes(form) ? form : 'corporation';
+    return legalFormFor(form, this.country());
   });
-  /** Another trade asks anew. */
-  protected readonly answers = linkedSignal<StartingAnswers>(() => usualAnswers(this.industry()));
+  /** Another trade or country asks anew. */
+  protected readonly answers = linkedSignal<StartingAnswers>(() =>
+    usualAnswers(this.industry(), this.country()),
+  );
+  protected readonly topics = computed(() =>
+    TOPICS.filter((topic) => isAskedIn(topic, this.country())),
+  );
+  /** Why nothing of the sales tax that such a trade pays comes back. */
+  protected readonly exemption = computed(() => exemptionOf(this.industry(), this.country()) ?? '');
   private readonly choice = computed<Required<StartingChoice>>(() => ({
     industry: this.industry(),
     legalForm: this.legalForm(),

@@ -1,3 +1,4 @@
+import type { ReturnForm } from '@iunctus/core';
 /** A file that can be taken out, as the page offers it. */
 export interface ExportOffer {
   readonly format: string;
@@ -89,8 +90,7 @@ export const EXPORT_GROUPS: readonly ExportGroup[] = [
   { name: $localize`For auditors`, offers: AUDIT_OFFERS },
 ];
 
-/** What is offered where the client's tax return is known. */
-export const RETURN_OFFERS: readonly ExportOffer[] = [
+const RETURN_OFFERS: readonly ExportOffer[] = [
   {
     format: 'return',
     name: $localize`Return lines`,
@@ -106,3 +106,12 @@ export const RETURN_OFFERS: readonly ExportOffer[] = [
     amounts: 'year',
   },
 ];
+
+/** What is offered for the client's tax return: its form and the year of the print, or the sheet that serves instead. */
+export const returnGroup = ({ name, year }: Pick<ReturnForm, 'name' | 'year'>): ExportGroup => ({
+  name:
+    year === null
+      ? $localize`Tax return: no form is known for this client; a general sheet by the lines of the statements`
+      : $localize`Tax return: ${name}:form:, as printed for ${year}:year:`,
+  offers: RETURN_OFFERS,
+});

@@ -14,7 +14,7 @@ import { FocusFirstDirective } from '../../shared/components/focus-first.directi
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { longPeriod } from '../../shared/words/period-words';
 import { KeepChartComponent } from '../components/keep-chart.component';
-import { BACKUP_GROUP, EXPORT_GROUPS, RETURN_OFFERS, type ExportOffer } from '../model/export-list';
+import { BACKUP_GROUP, EXPORT_GROUPS, returnGroup, type ExportOffer } from '../model/export-list';
 
 /** Taking the chart, its balances and its tax return out, in open formats; and the way to bring a list in. */
 @Component({
@@ -54,14 +54,12 @@ export class ExchangePage {
 
   protected readonly form = computed(() => {
     const client = this.client();
-    const form = client === null ? null : returnFormOf(client);
-    return form === null ? null : (RETURN_FORMS[form] ?? null);
+    return client === null ? null : (RETURN_FORMS[returnFormOf(client)] ?? null);
   });
   protected readonly groups = computed(() => {
     const form = this.form();
-    const returns = { name: $localize`Tax return: ${form?.name ?? ''}`, offers: RETURN_OFFERS };
     const safe = this.rights.may('backUp') ? [BACKUP_GROUP] : [];
-    return [...EXPORT_GROUPS, ...(form === null ? [] : [returns]), ...safe];
+    return [...EXPORT_GROUPS, ...(form === null ? [] : [returnGroup(form)]), ...safe];
   });
   protected readonly period = computed(() => {
     const balances = this.balances();

@@ -23,7 +23,7 @@ describe('what it does when a client becomes another', () => {
   });
 
   it('says so where no return form is known', () => {
-    expect(said({ country: 'CA', legalForm: 'partnership' })).toMatch(/No return form is known/);
+    expect(said({ country: 'IE', legalForm: 'partnership' })).toMatch(/No return form is known/);
   });
 
   it('is other years for another month, and no other postings', () => {

@@ -2,18 +2,21 @@ import type { ClientChange } from '@iunctus/contract';
 import { returnFormOf, RETURN_FORMS } from '@iunctus/core';
 import { MONTH_NAMES } from './period-words';
 
-const formName = (client: Pick<ClientChange, 'legalForm' | 'country'>): string | null => {
-  const code = returnFormOf(client);
-  return code === null ? null : (RETURN_FORMS[code]?.name ?? code);
+/** The return that a client files; empty for the general sheet, which is no return. */
+const formName = (client: Pick<ClientChange, 'legalForm' | 'country' | 'industry'>): string => {
+  const form = RETURN_FORMS[returnFormOf(client)];
+  return form === undefined || form.year === null ? '' : form.name;
 };
 
 const returnWords = (before: ClientChange, after: ClientChange): readonly string[] => {
   const [was, now] = [formName(before), formName(after)];
   if (was === now) return [];
   const sleep =
-    was === null ? '' : $localize` Lines chosen for ${was} stay with their accounts and wait.`;
-  return now === null
-    ? [$localize`No return form is known for it any more.${sleep}`]
+    was === '' ? '' : $localize` Lines chosen for ${was} stay with their accounts and wait.`;
+  return now === ''
+    ? [
+        $localize`No return form is known for it any more: a general sheet by the lines of the statements serves.${sleep}`,
+      ]
     : [
         $localize`Its return is ${now} from now on; accounts land on the lines that are usual there.${sleep}`,
       ];

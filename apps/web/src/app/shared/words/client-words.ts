@@ -9,19 +9,38 @@ import {
   type Topic,
 } from '@iunctus/core';
 
-export const LEGAL_FORM_WORDS: Readonly<Record<LegalForm, string>> = {
+const LEGAL_FORM_WORDS: Readonly<Record<LegalForm, string>> = {
   soleOwner: $localize`Sole owner`,
   partnership: $localize`Partnership`,
-  limitedCompany: $localize`Limited company (LLC)`,
+  oneMemberCompany: $localize`LLC of one member`,
+  limitedCompany: $localize`Limited company`,
   corporation: $localize`Corporation`,
   sCorporation: $localize`S corporation`,
   nonProfit: $localize`Non-profit`,
 };
 
+/** What a legal form is called elsewhere than in most countries. */
+const LEGAL_FORM_WORDS_IN: Partial<
+  Readonly<Record<string, Partial<Readonly<Record<LegalForm, string>>>>>
+> = {
+  US: { limitedCompany: $localize`LLC of several members` },
+  GB: { corporation: $localize`Public company`, nonProfit: $localize`Charity or club` },
+  IE: { corporation: $localize`Public company`, nonProfit: $localize`Charity or club` },
+  AU: { limitedCompany: $localize`Company` },
+  NZ: { limitedCompany: $localize`Company` },
+};
+
+/** What a legal form is called in a country. */
+export const legalFormWords = (form: LegalForm, country: string): string =>
+  LEGAL_FORM_WORDS_IN[country]?.[form] ?? LEGAL_FORM_WORDS[form];
+
 export const COUNTRY_WORDS: Readonly<Record<CountryCode, string>> = {
   US: $localize`United States`,
   GB: $localize`United Kingdom`,
   CA: $localize`Canada`,
+  IE: $localize`Ireland`,
+  AU: $localize`Australia`,
+  NZ: $localize`New Zealand`,
 };
 
 /** What a client may have, as it is asked. */
@@ -29,6 +48,7 @@ export const TOPIC_WORDS: Readonly<Record<Topic, string>> = {
   stock: $localize`Stock of goods or materials`,
   wages: $localize`Employees and wages`,
   salesTax: $localize`Sales tax`,
+  provincialTax: $localize`Sales in Quebec, or where the province has its own tax`,
   tips: $localize`Tips`,
   deposits: $localize`Deposits and prepayments by customers`,
   vehicles: $localize`Vehicles`,
@@ -69,7 +89,7 @@ export const natureWords = (nature: ClientNature, client: ClientAnswer): string 
     ...(nature.industry === client.industry ? [] : [`trade ${industryWords(nature.industry)}`]),
     ...(nature.legalForm === client.legalForm
       ? []
-      : [$localize`legal form ${LEGAL_FORM_WORDS[nature.legalForm]}`]),
+      : [$localize`legal form ${legalFormWords(nature.legalForm, nature.country)}`]),
     ...(nature.country === client.country ? [] : [countryWords(nature.country)]),
   ];
   return $localize`Also kept of ${client.name}:name:: ${parts.join(', ')}.`;

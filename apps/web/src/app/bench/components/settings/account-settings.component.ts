@@ -116,13 +116,14 @@ export class AccountSettingsComponent {
     return {
       legalForm: client?.legalForm ?? 'corporation',
       country: client?.country ?? '',
+      industry: client?.industry ?? null,
     } as const;
   });
-  /** The lines of the client's return; none where no return is known for its country. */
+  /** The lines of the client's return, or of the general sheet. */
   protected readonly returnForm = computed(() => {
     const code = returnFormOf(this.filer());
-    const form = code === null ? undefined : RETURN_FORMS[code];
-    return code === null || form === undefined ? null : { code, ...form };
+    const form = RETURN_FORMS[code];
+    return form === undefined ? null : { code, ...form };
   });
   protected readonly returnLine = computed(
     () => this.account().settings.returnLine ?? usualReturnLine(this.account().kind, this.filer()),

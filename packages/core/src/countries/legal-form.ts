@@ -2,6 +2,7 @@
 export const LEGAL_FORMS = [
   'soleOwner',
   'partnership',
+  'oneMemberCompany',
   'limitedCompany',
   'corporation',
   'sCorporation',

@@ -1,0 +1,88 @@
+import type { Country, Term } from './country';
+import {
+  companyOf,
+  KEPT_AND_PAID,
+  NON_PROFIT,
+  OWN_TAX,
+  PARTNERSHIP,
+  PLAIN_SHARES,
+  SOLE_OWNER,
+} from './equity';
+import type { StartingAccount, StartingModule } from './starting-account';
+
+const DIRECTORS: readonly StartingAccount[] = [
+  { slot: 'accrued', name: 'Loans from directors', kind: 'dueToOwner', guidance: 'Lent by a director or shareholder, or paid by one for the company.' },
+  { slot: 'people', name: 'Directors’ fees', kind: 'operatingExpense', use: 'wages', asked: 'wages', guidance: 'Paid to directors for their office. Dividends are none.' },
+]; // prettier-ignore
+
+const LOCAL: StartingModule = {
+  name: 'GST and super',
+  accounts: [
+    { slot: 'prepaid', name: 'GST paid', kind: 'salesTaxRecoverable', guidance: 'GST on purchases, set off on the activity statement.' },
+    { slot: 'payrollDue', name: 'Superannuation payable', kind: 'payrollPayable', guidance: 'The employer’s contributions until paid to the funds.' },
+    { slot: 'people', name: 'Workers’ compensation', kind: 'operatingExpense', use: 'insurance', asked: 'wages', guidance: 'Premiums for accidents at work, by payroll and sort of work.' },
+    { slot: 'premises', name: 'Rates', kind: 'operatingExpense', use: 'propertyTaxes', guidance: 'Council and water rates of the premises, where the lease passes them on.' },
+  ],
+}; // prettier-ignore
+
+/** What accounts are called in Australia and New Zealand alike. Common practice, no source. */
+export const ANTIPODES_TERMS: Readonly<Partial<Record<string, Term>>> = {
+  Inventory: { name: 'Stock' },
+  Receivables: { name: 'Debtors' },
+  Payables: { name: 'Creditors' },
+  'Trade receivables': { name: 'Trade debtors' },
+  'Allowance for doubtful receivables': { name: 'Provision for doubtful debts' },
+  'Trade payables': { name: 'Trade creditors' },
+  'Prepaid insurance': { name: 'Insurance prepaid' },
+  'Other prepaid expenses': { name: 'Other prepayments' },
+  Vehicles: { name: 'Motor vehicles' },
+  'Contract labour': { name: 'Contractors' },
+  'Retained earnings': { name: 'Retained profits' },
+  'Property taxes': { name: 'Rates on let property' },
+  'Client funds held in trust': { name: 'Trust money held', guidance: 'Owed to clients, and equal to the trust account.' },
+  'Costs advanced for clients': { name: 'Disbursements for clients' },
+  'Research and bar dues': { name: 'Research and practising certificates' },
+  'Malpractice insurance': { name: 'Professional indemnity insurance' },
+  'Professional liability insurance': { name: 'Professional indemnity insurance' },
+}; // prettier-ignore
+
+const COMPANY = companyOf('Company', PLAIN_SHARES, KEPT_AND_PAID, DIRECTORS, OWN_TAX);
+
+/** Australia. Sources: ATO, from memory; common practice. No form of a return is known: the general sheet serves. */
+export const AUSTRALIA: Country = {
+  spellings: [
+    [/\b([Pp])rogramme(s?)\b/g, '$1rogram$2'],
+    [/\b[Ss]ales tax\b/g, 'GST'],
+  ],
+  terms: {
+    ...ANTIPODES_TERMS,
+    'Sales tax payable': { name: 'GST collected', guidance: 'GST charged on sales, owed on the activity statement. Never revenue.' },
+    'Pension contributions': { name: 'Superannuation', guidance: 'The employer’s contributions to employees’ funds.' },
+    'Payroll taxes': { name: 'Payroll tax', guidance: 'State tax on wages, where they are above its threshold.' },
+    'Payroll taxes payable': { name: 'PAYG withholding payable', guidance: 'Withheld from wages until paid on the activity statement.' },
+    'Income tax prepaid': { name: 'PAYG instalments', guidance: 'Paid ahead on this year’s profit, until they are set off.' },
+  },
+  nonProfitTerms: {
+    Sales: { name: 'Income', guidance: 'What the organisation lives on.' },
+    'Cost of sales': { name: 'Costs of activities', guidance: 'Spent on the purpose itself.' },
+    Equity: { name: 'Members’ funds', guidance: 'What belongs to the organisation.' },
+    'Net assets without donor restrictions': { name: 'General funds' },
+    'Net assets with donor restrictions': { name: 'Restricted funds' },
+    'Surplus of earlier years': { name: 'Accumulated surplus' },
+  },
+  modules: [LOCAL],
+  legalForms: {
+    soleOwner: SOLE_OWNER,
+    partnership: PARTNERSHIP,
+    limitedCompany: COMPANY,
+    nonProfit: NON_PROFIT,
+  },
+  exempt: {
+    letting: 'Letting homes is input taxed: GST on purchases does not come back and is part of their cost.',
+  },
+  returns: {},
+  activityReturns: {},
+  currency: 'AUD',
+  paper: 'a4',
+  dateOrder: 'dayFirst',
+}; // prettier-ignore
