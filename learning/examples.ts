@@ -1,4 +1,12 @@
-import { recognizeColumns } from '@iunctus/core';
+import {
+  composeStartingChart,
+  COUNTRIES,
+  INDUSTRY_CODES,
+  legalFormsIn,
+  recognizeColumns,
+  TOPICS,
+  type StartingAnswers,
+} from '@iunctus/core';
 import { PUBLISHED_NAMES } from '@iunctus/core/testing';
 import { liftBands } from '../packages/core/src/importing/bands';
 import { findTree, treeSourceOf } from '../packages/core/src/importing/find-tree';
@@ -47,6 +55,33 @@ export const publishedRows = (): readonly {
       kinds,
     })),
   );
+
+/** Everything that a starting chart can have. */
+const WITH_ALL: StartingAnswers = {
+  has: Object.fromEntries(TOPICS.map((topic) => [topic, true])) as StartingAnswers['has'],
+  payouts: 'monthly',
+  channels: { names: [], apart: 'accounts' },
+};
+
+/** The accounts of all starting charts in the words of all countries, each once, below the name of its group. */
+export const startingRows = (): ReturnType<typeof publishedRows> => {
+  const found = new Map<string, ReturnType<typeof publishedRows>[number]>();
+  for (const country of COUNTRIES)
+    for (const industry of INDUSTRY_CODES)
+      for (const legalForm of legalFormsIn(country))
+        for (const group of composeStartingChart({
+          industry,
+          legalForm,
+          country,
+          answers: WITH_ALL,
+        }))
+          for (const { name, kind } of group.accounts)
+            found.set(`${name} ${kind}`, {
+              row: { name, above: [group.name], type: '', number: null, balance: 0, leads: false },
+              kinds: [kind],
+            });
+  return [...found.values()];
+};
 
 /** The labelled rows of a list; headings teach less. */
 export const examplesOf = (list: ReadList): readonly Example[] =>

@@ -11,7 +11,7 @@ export interface Label {
   readonly kinds: readonly KindCode[];
   /** What a heading groups, where only the element or a kind is said. */
   readonly words: readonly string[];
-  /** The line of the list that this one repeats. */
+  /** The name of the line that this one repeats; empty for none. */
   readonly duplicateOf: string;
 }
 

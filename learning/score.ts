@@ -23,6 +23,9 @@ interface Tally {
   readonly element: number;
   readonly headings: number;
   readonly headingsRight: number;
+  readonly repeats: number;
+  readonly repeatsFound: number;
+  readonly repeatsRight: number;
 }
 
 const NONE: Tally = {
@@ -35,6 +38,9 @@ const NONE: Tally = {
   element: 0,
   headings: 0,
   headingsRight: 0,
+  repeats: 0,
+  repeatsFound: 0,
+  repeatsRight: 0,
 };
 const SURE = DOUBTFUL;
 const FOLDS = 5;
@@ -75,6 +81,25 @@ const tallyOf = (row: ImportRow | undefined, label: Label): Tally => {
   };
 };
 
+/** How many lines repeat another one by the labels, how many were pointed out, and how many of those are true. */
+const repeatsIn = (
+  { labels, rows }: LabelledList,
+  found: ReadonlyMap<number, ImportRow>,
+): Pick<Tally, 'repeats' | 'repeatsFound' | 'repeatsRight'> => {
+  const head = rows[0]?.cells.indexOf('name') ?? -1;
+  const nameAt = new Map(rows.map(({ line, cells }) => [line, cells[head] ?? '']));
+  const repeats = (line: number, other: number): boolean =>
+    labels.get(line)?.duplicateOf === nameAt.get(other) && nameAt.get(other) !== '';
+  const pointed = [...found].flatMap(([line, { alike }]) =>
+    alike === undefined ? [] : [[line, alike.line] as const],
+  );
+  return {
+    repeats: [...labels.values()].filter(({ duplicateOf }) => duplicateOf !== '').length,
+    repeatsFound: pointed.length,
+    repeatsRight: pointed.filter(([a, b]) => repeats(a, b) || repeats(b, a)).length,
+  };
+};
+
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
 const share = (part: number, whole: number): string =>
   whole === 0 ? '   –  ' : `${((100 * part) / whole).toFixed(1).padStart(5)} %`;
@@ -89,6 +114,8 @@ const printed = (name: string, tally: Tally): string =>
     `line ${share(tally.line, tally.accounts)}`,
     `element ${share(tally.element, tally.accounts)}`,
     `headings ${share(tally.headingsRight, tally.headings)}`,
+    `repeats ${share(tally.repeatsRight, tally.repeats)}`,
+    `of those said ${share(tally.repeatsRight, tally.repeatsFound)}`,
   ].join('  ');
 
 const missed = ({ rows, labels }: LabelledList, found: ReadonlyMap<number, ImportRow>): void => {
@@ -120,6 +147,7 @@ for (const [index, list] of lists.entries()) {
   const found = new Map(plan.rows.filter(({ made }) => !made).map((row) => [row.entry.line, row]));
   let tally = NONE;
   for (const [line, label] of list.labels) tally = plus(tally, tallyOf(found.get(line), label));
+  tally = plus(tally, { ...NONE, ...repeatsIn(list, found) });
   say(printed(list.name, tally));
   if (flags.includes('--misses')) missed(list, found);
   all = plus(all, tally);

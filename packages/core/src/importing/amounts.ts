@@ -6,17 +6,35 @@ export type DecimalSign = '.' | ',';
 
 const bare = (text: string): string => text.replace(/[\s\u00a0\u202f'’]|\p{Sc}/gu, '');
 
-/** The decimal sign that the amounts of a list speak for; a point where nothing does. */
-export const decimalSignOf = (texts: readonly string[]): DecimalSign => {
-  let [points, commas] = [0, 0];
+/** How often the last sign of a text is a point, and how often a comma. */
+const lastSigns = (
+  texts: readonly string[],
+  before: RegExp,
+): Readonly<Record<DecimalSign, number>> => {
+  const counts = { '.': 0, ',': 0 };
   for (const text of texts) {
-    const last = /([.,])(\d+)\D*$/.exec(bare(text));
-    if (last === null || last[2]?.length === 3) continue;
-    if (last[1] === '.') points += 1;
-    else commas += 1;
+    const [, sign] = before.exec(bare(text)) ?? [];
+    if (sign === '.' || sign === ',') counts[sign] += 1;
   }
-  return commas > points ? ',' : '.';
+  return counts;
 };
+
+/**
+ * The decimal sign that the amounts of a list speak for. Where all have three digits behind their last sign,
+ * as “1.234” and “10.000” have, that sign groups thousands, unless the currency has three decimals; a point
+ * where nothing speaks.
+ */
+export const decimalSignOf = (texts: readonly string[], currency: string): DecimalSign => {
+  const decimals = lastSigns(texts, /([.,])(?:\d{1,2}|\d{4,})\D*$/);
+  if (decimals['.'] !== decimals[',']) return decimals[','] > decimals['.'] ? ',' : '.';
+  const thousands = lastSigns(texts, /([.,])\d{3}\D*$/);
+  const grouping = decimals['.'] === 0 && minorDigits(currency) !== 3;
+  return grouping && thousands['.'] > thousands[','] ? ',' : '.';
+};
+
+/** Whether a text is an amount of more digits than can be counted exactly. */
+export const isBeyondCounting = (text: string): boolean =>
+  /^[(\-+−]?[\d.,]+[)\-−]?(dr|cr|d|c)?$/i.test(bare(text)) && text.replace(/\D/g, '').length > 15;
 
 /**
  * Reads an amount as lists have them: grouped digits, a currency's sign, a minus before or behind,

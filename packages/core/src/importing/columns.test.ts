@@ -98,9 +98,18 @@ describe('an amount of a list', () => {
   });
 
   it('may have a decimal comma, which the list as a whole decides', () => {
-    expect(decimalSignOf(['1.234,50', '12,00', '1.000'])).toBe(',');
-    expect(decimalSignOf(['1,234.50', '1,000'])).toBe('.');
+    expect(decimalSignOf(['1.234,50', '12,00', '1.000'], 'EUR')).toBe(',');
+    expect(decimalSignOf(['1,234.50', '1,000'], 'EUR')).toBe('.');
     expect(amount('1.234,50', ',')).toBe(123450);
+  });
+
+  it('of three digits behind its only sign is read one way with all others of the list', () => {
+    const read = (currency: string, ...texts: readonly string[]) =>
+      texts.map((text) => amount(text, decimalSignOf(texts, currency), currency));
+    expect(read('EUR', '1.234', '10.000', '250')).toEqual([1234_00, 10_000_00, 250_00]);
+    expect(read('USD', '1,234', '10,000')).toEqual([1234_00, 10_000_00]);
+    expect(read('BHD', '1.234', '10.000')).toEqual([1234, 10_000]);
+    expect(read('USD', '1.234', '10.00')).toEqual([null, 10_00]);
   });
 
   it('has the minor units of its currency', () => {

@@ -14,6 +14,7 @@ export interface CellProblem {
     | 'numberRepeated'
     | 'levelMalformed'
     | 'amountMalformed'
+    | 'amountTooLarge'
     | 'statusMalformed';
   readonly text: string;
   /** The line that has it already, where it is repeated. */
@@ -52,4 +53,6 @@ export interface Mended {
   /** It stands on its own, whatever the list puts it under. */
   readonly alone?: boolean;
   readonly leftOut?: boolean;
+  /** It is an account of its own, however much it says what another line says. */
+  readonly apart?: boolean;
 }

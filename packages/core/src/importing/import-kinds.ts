@@ -6,7 +6,7 @@ import type { Guess, Reason } from '../matching/infer-kind';
 import { ListJudge } from '../matching/learned/judge-list';
 import type { Learned } from '../matching/learned/model';
 import type { RowSaid } from '../matching/learned/row-features';
-import { parseNumber, type NumberPlan } from '../plan/number-plan';
+import { kindsOfNumber, type NumberPlan } from '../plan/number-plan';
 import type { Mended } from './entry';
 import { saidRows } from './said-rows';
 import type { TreeRow } from './tree-row';
@@ -50,10 +50,18 @@ const CALLED_OTHERWISE = 0.9;
 /** From this share on a row is of its own element, whatever stands above it. */
 const CLEAR = 0.97;
 
+/** Where a list says what its rows are, the finer first. */
+const TYPE_COLUMNS = ['finerType', 'type'] as const;
+type TypeColumn = (typeof TYPE_COLUMNS)[number];
+
+/** From this share of its types on a column is in our words. */
+const NEARLY_ALL = 0.9;
+
 type Children = readonly (readonly number[])[];
 
 class KindFinder {
   private readonly meanings: ReadonlyMap<string, TypeMeaning>;
+  private readonly ours: ReadonlySet<TypeColumn>;
   private readonly judge: ListJudge;
   private readonly kinds: (RowKind | undefined)[];
 
@@ -65,6 +73,7 @@ class KindFinder {
     this.meanings = meaningOfTypes(
       rows.flatMap(({ entry }) => [entry.type ?? [], entry.finerType ?? []].flat()),
     );
+    this.ours = this.columnsOfOurs();
     this.kinds = rows.map(() => undefined);
     this.judge = this.judged();
   }
@@ -83,7 +92,7 @@ class KindFinder {
       {
         settled,
         ...(learned === undefined ? {} : { learned }),
-        ...(living ? { ranged: (number) => rangeOf(plan, number) } : {}),
+        ...(living ? { ranged: (number) => kindsOfNumber(plan, number) } : {}),
       },
     );
   }
@@ -109,12 +118,27 @@ class KindFinder {
 
   /** A kind that the list calls as we do, in its finer type or its type. */
   private named({ entry }: TreeRow): RowKind | null {
-    for (const text of [entry.finerType ?? '', entry.type ?? '']) {
-      const meaning = this.meanings.get(text);
+    for (const column of TYPE_COLUMNS) {
+      const text = entry[column] ?? '';
+      const meaning = this.ours.has(column) ? this.meanings.get(text) : undefined;
       if (meaning?.confidence === 1 && meaning.kind !== null)
         return sure(meaning.kind, { type: 'listed', text });
     }
     return null;
+  }
+
+  /**
+   * The columns that name kinds as we do, nearly all through. A list in which only some types are called so has
+   * types of its own: its “other current asset” is a drawer for whatever else is current.
+   */
+  private columnsOfOurs(): ReadonlySet<TypeColumn> {
+    return new Set(
+      TYPE_COLUMNS.filter((column) => {
+        const texts = this.rows.flatMap(({ entry }) => entry[column] || []);
+        const exact = texts.filter((text) => this.meanings.get(text)?.confidence === 1);
+        return exact.length >= NEARLY_ALL * texts.length;
+      }),
+    );
   }
 
   /** The element of which the list's own type is known to be. */
@@ -203,12 +227,6 @@ const sure = (kind: KindCode, reason: KindReason): RowKind => ({
   reason,
   stated: true,
 });
-
-const rangeOf = (plan: NumberPlan, number: string): readonly KindCode[] | null => {
-  const value = parseNumber(plan, number)?.value;
-  if (value === undefined) return null;
-  return plan.ranges.find(({ first, last }) => value >= first && value <= last)?.kinds ?? null;
-};
 
 /**
  * The kind of each row: what the user chose, what the list calls as we do, what the account of the chart is,

@@ -4,6 +4,7 @@ import type { Minor } from '../money/minor';
 import type { Unplaced } from '../numbering/place-tree';
 import type { Operation } from '../operations/operation';
 import type { Refusal } from '../operations/refusal';
+import type { AlikeLine } from './alike';
 import type { CellProblem, ImportEntry } from './entry';
 import type { RowKind } from './import-kinds';
 import type { ImportQuestion } from './match-rows';
@@ -64,6 +65,8 @@ export interface ImportRow {
   readonly changes: readonly ImportChange[];
   readonly problems: readonly ImportProblem[];
   readonly question: ImportQuestion | null;
+  /** An earlier line of the list that likely is the same account. */
+  readonly alike?: AlikeLine;
 }
 
 /** What is to become of an account that the list does not have. */

@@ -6,6 +6,7 @@ import type { CalendarDate } from '../dates/calendar-date';
 import type { KindCode } from '../kinds/kinds';
 import type { Learned } from '../matching/learned/model';
 import { usualPlan, type NumberPlan } from '../plan/number-plan';
+import { withAlike } from './alike';
 import { liftBands } from './bands';
 import type { ClashRule } from './clashes';
 import type { ImportEntry, Mended } from './entry';
@@ -193,7 +194,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   return {
     treeSource,
     rows: [
-      ...done.rows,
+      ...withAlike(done.rows, request.mended),
       ...read.totals.map((entry) => aside(entry, 'total')),
       ...read.leftOut.map((entry) => aside(entry, 'leftOut')),
     ].sort((a, b) => a.entry.line - b.entry.line),

@@ -1,8 +1,8 @@
 import type { Role } from '../chart/account';
 import { isCalendarDate, type CalendarDate } from '../dates/calendar-date';
-import type { Minor } from '../money/minor';
+import { AMOUNT_LIMIT, type Minor } from '../money/minor';
 import { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from '../operations/checks';
-import { decimalSignOf, readListedAmount, type DecimalSign } from './amounts';
+import { decimalSignOf, isBeyondCounting, readListedAmount, type DecimalSign } from './amounts';
 import type { CellProblem, ImportEntry, Mended } from './entry';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 
@@ -113,7 +113,10 @@ class RowReader {
   amount(use: ColumnUse): Minor | null {
     const text = this.text(use);
     if (text === null || /^[-–—]$/.test(text)) return null;
-    return readListedAmount(text, this.request) ?? this.wrong(use, 'amountMalformed');
+    const amount = readListedAmount(text, this.request);
+    if (amount === null)
+      return this.wrong(use, isBeyondCounting(text) ? 'amountTooLarge' : 'amountMalformed');
+    return Math.abs(amount) > AMOUNT_LIMIT ? this.wrong(use, 'amountTooLarge') : amount;
   }
 
   balance(): Minor | null {
@@ -212,7 +215,7 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
     const column = columnOf.get(use);
     return column === undefined ? [] : body.map(({ cells }) => cells[column] ?? '');
   });
-  const reading = { ...request, decimal: decimalSignOf(texts) };
+  const reading = { ...request, decimal: decimalSignOf(texts, request.currency) };
   const all = body.map((row) => new RowReader(row, columnOf, reading).entry());
   const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
   const kept = all.filter((entry) => !isOut(entry));

@@ -5,6 +5,8 @@ import { accountOf, childrenOf, recordsOf } from '../chart/queries';
 import type { Element } from '../kinds/element';
 import { elementOf, type KindCode } from '../kinds/kinds';
 import { inferKinds, type Guess } from '../matching/infer-kind';
+import { judgeLines, type NamedLine } from '../matching/learned/judge-lines';
+import { kindsOfNumber, type NumberPlan } from '../plan/number-plan';
 import { fitNumbers } from '../numbering/fit';
 import type { Unplaced } from '../numbering/place-tree';
 import { apply } from '../operations/apply';
@@ -30,6 +32,8 @@ export interface OutlineLine {
   readonly account: Account | null;
   /** The guess from which the kind comes; `null` where it was typed. */
   readonly guess: Guess | null;
+  /** What else it may be, the likelier first. */
+  readonly others: readonly KindCode[];
   readonly problem: OutlineProblem | null;
 }
 
@@ -62,25 +66,51 @@ interface Draft {
   readonly place: Place | null;
 }
 
+/** How many kinds are offered for a line. */
+const OFFERED = 3;
+
 const hasChildren = (entries: readonly OutlineEntry[], index: number): boolean =>
   (entries[index + 1]?.indent ?? -1) > (entries[index]?.indent ?? 0);
 
-const kindFor = (
-  entry: OutlineEntry,
-  above: Above,
-  chart: Chart,
-): { readonly kind: KindCode; readonly guess: Guess | null } => {
-  if (entry.kind !== null) return { kind: entry.kind, guess: null };
-  const [guess] = inferKinds({
-    name: entry.name,
-    number: entry.number,
-    plan: chart.settings.plan,
-    element: above.element,
-    ...(above.kind === null ? {} : { parentKind: above.kind, parentName: above.name }),
+/** The kinds that the line at a place may be, the likeliest first, by what is known of what stands above it. */
+type Guesser = (index: number, above: Above) => readonly Guess[];
+
+/** Longer outlines are read line by line, as each key typed has them read anew. */
+const JUDGED_TOGETHER = 600;
+
+const lineByLine =
+  (entries: readonly OutlineEntry[], plan: NumberPlan): Guesser =>
+  (index, { element, kind, name }) =>
+    inferKinds({
+      name: entries[index]?.name ?? '',
+      number: entries[index]?.number ?? null,
+      plan,
+      element,
+      ...(kind === null ? {} : { parentKind: kind, parentName: name }),
+    });
+
+/** The place of the line above each: the nearest earlier one that stands less far in. */
+const placesAbove = (entries: readonly OutlineEntry[]): readonly (number | null)[] => {
+  const path: number[] = [];
+  return entries.map(({ indent }, at) => {
+    while ((entries[path.at(-1) ?? -1]?.indent ?? -1) >= indent) path.pop();
+    const parent = path.at(-1) ?? null;
+    path.push(at);
+    return parent;
   });
-  if (guess === undefined) return { kind: 'operatingExpense', guess: null };
-  return { kind: guess.kind, guess };
 };
+
+const together = (entries: readonly OutlineEntry[], plan: NumberPlan): Guesser => {
+  const parents = placesAbove(entries);
+  const lines = entries.map(({ name, number, kind }, at): NamedLine => {
+    return { name, number, kind, parent: parents[at] ?? null };
+  });
+  const guesses = judgeLines(lines, { ranged: (number) => kindsOfNumber(plan, number) });
+  return (index, { element }) => guesses(index, element);
+};
+
+const guesserFor = (entries: readonly OutlineEntry[], plan: NumberPlan): Guesser =>
+  entries.length > JUDGED_TOGETHER ? lineByLine(entries, plan) : together(entries, plan);
 
 /** A chart like the given one in which accounts may wait for their numbers. */
 const unnumbered = (chart: Chart): Chart => ({
@@ -101,6 +131,7 @@ class Reader {
     private readonly entries: readonly OutlineEntry[],
     private readonly request: OutlineRequest & {
       readonly wrong: ReadonlyMap<number, OutlineProblem>;
+      readonly guesses: Guesser;
     },
   ) {
     this.chart = unnumbered(start);
@@ -126,7 +157,9 @@ class Reader {
   private take(entry: OutlineEntry, index: number): void {
     const above = this.above(entry);
     if (entry.band !== null && this.request.under === null) return this.takeBand(entry, above);
-    const { kind, guess } = kindFor(entry, above, this.start);
+    const guesses = entry.kind === null ? this.request.guesses(index, above) : [];
+    const [guess = null] = guesses;
+    const kind = entry.kind ?? guess?.kind ?? 'operatingExpense';
     const account = this.accountFrom(entry, { kind, index });
     const place = { parentId: above.id, afterId: this.afterId(above, account) };
     const problem = this.problemOf(entry, above) ?? this.add({ account, ...place }, entry);
@@ -134,13 +167,14 @@ class Reader {
     const { indent, name } = entry;
     const element = elementOf(kind);
     this.path.push({ indent, level: above.level + 1, id: account.id, kind, name, element, wrong });
-    const line = { entry, level: above.level + 1, account, guess, problem };
+    const others = guesses.slice(1, OFFERED).map((one) => one.kind);
+    const line = { entry, level: above.level + 1, account, guess, others, problem };
     this.drafts.push({ line, place: problem === null ? place : null });
   }
 
   private takeBand(entry: OutlineEntry, above: Above): void {
     this.path.push({ ...above, indent: entry.indent, element: entry.band });
-    const line = { entry, level: 0, account: null, guess: null, problem: null };
+    const line = { entry, level: 0, account: null, guess: null, others: [], problem: null };
     this.drafts.push({ line, place: null });
   }
 
@@ -241,8 +275,13 @@ const settled = (
   request: OutlineRequest,
 ): readonly Draft[] => {
   const wrong = new Map<number, OutlineProblem>();
+  const guesses = guesserFor(entries, chart.settings.plan);
   for (;;) {
-    const { chart: grown, drafts } = new Reader(chart, entries, { ...request, wrong }).read();
+    const { chart: grown, drafts } = new Reader(chart, entries, {
+      ...request,
+      wrong,
+      guesses,
+    }).read();
     if (!chart.settings.numbered) return drafts;
     const numbers = numbersFor(grown, drafts);
     const without = withoutNumber(drafts, numbers);

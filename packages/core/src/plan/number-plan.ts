@@ -216,6 +216,13 @@ export const planProblems = (plan: NumberPlan): readonly PlanProblem[] => {
   ];
 };
 
+/** The kinds for which a plan keeps the range in which a number lies; `null` for none. */
+export const kindsOfNumber = (plan: NumberPlan, number: string): readonly KindCode[] | null => {
+  const value = parseNumber(plan, number)?.value;
+  if (value === undefined) return null;
+  return plan.ranges.find(({ first, last }) => value >= first && value <= last)?.kinds ?? null;
+};
+
 /** The element to which all kinds of a range belong, or `null` where they differ. */
 export const elementOfRange = ({ kinds }: NumberRange): Element | null =>
   ELEMENTS.find((element) => kinds.every((kind) => kindsOfElement(element).includes(kind))) ?? null;

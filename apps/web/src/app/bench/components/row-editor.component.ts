@@ -26,6 +26,7 @@ import {
   type KindCode,
 } from '@iunctus/core';
 import { withInferredKind, type Draft } from '../model/draft';
+import { KindJudge } from '../model/kind-judge';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 
@@ -90,9 +91,11 @@ export class RowEditorComponent {
   protected numberTyped = false;
   private kindChosen = false;
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly judge = inject(KindJudge);
   private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
 
   constructor() {
+    void this.judge.fetch();
     // Ahead of the lists of choices, which keep Tab to themselves.
     this.host.addEventListener('keydown', (event) => this.stayWithin(event), { capture: true });
     afterNextRender(
@@ -118,12 +121,20 @@ export class RowEditorComponent {
   protected nameTyped(name: string): void {
     const draft = { ...this.draft(), name };
     const open = draft.adding !== null && !this.kindChosen;
-    this.edit(open ? withInferredKind(this.chart(), draft, this.start().kind) : { name });
+    if (!open) return this.edit({ name });
+    const { parentId, number, adding } = draft;
+    const usual = this.start().kind;
+    const { element } = KINDS[usual];
+    const asked = {
+      ...{ name, element, parentId, afterId: adding?.afterId ?? null },
+      number: number === '' ? null : number,
+    };
+    this.edit(withInferredKind(draft, usual, this.judge.guesses(this.chart(), asked)));
   }
 
   protected chooseKind(kind: KindCode): void {
     this.kindChosen = true;
-    this.edit({ kind, inferred: null });
+    this.edit({ kind, inferred: null, others: [] });
   }
 
   protected chooseParent(parentId: AccountId | null): void {
@@ -148,7 +159,13 @@ export class RowEditorComponent {
 
   protected onKey(event: KeyboardEvent): void {
     event.stopPropagation();
-    if (event.key === 'Escape') {
+    const other = event.altKey
+      ? this.draft().others[Number(event.code.replace('Digit', '')) - 1]
+      : undefined;
+    if (other !== undefined) {
+      event.preventDefault();
+      this.chooseKind(other);
+    } else if (event.key === 'Escape') {
       event.preventDefault();
       this.left.emit();
     } else if (event.key === 'Enter' && !event.defaultPrevented) {

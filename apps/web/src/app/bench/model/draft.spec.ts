@@ -1,4 +1,13 @@
-import { applyAll, planChild, planSibling, recordsOf, USUAL_SETTINGS } from '@iunctus/core';
+import {
+  applyAll,
+  KINDS,
+  planChild,
+  planSibling,
+  recordsOf,
+  USUAL_SETTINGS,
+  type KindCode,
+} from '@iunctus/core';
+import { judgeAccount } from '@iunctus/core/learned';
 import { aChart } from '@iunctus/core/testing';
 import { draftOperations, newDraft, roomFor, withInferredKind, type Draft } from './draft';
 import { actionOfKey } from './tree-keys';
@@ -18,18 +27,32 @@ const drafted = (cursor: string, name: string): Draft => {
   return { ...newDraft(plan, 'new'), name };
 };
 
+/** With its kind as the learned judgement has it. */
+const judged = (draft: Draft, usual: KindCode): Draft => {
+  const { name, parentId, adding } = draft;
+  const { element } = KINDS[usual];
+  const asked = { name, number: null, parentId, afterId: adding?.afterId ?? null, element };
+  return withInferredKind(draft, usual, judgeAccount(CHART, asked));
+};
+
 describe('a new account’s kind', () => {
   it('comes from its name where the name is clear', () => {
-    const draft = withInferredKind(CHART, drafted('6050', 'Loan interest'), 'operatingExpense');
+    const draft = judged(drafted('6050', 'Loan interest'), 'operatingExpense');
     expect([draft.kind, draft.inferred]).toEqual([
       'financeCost',
       { type: 'words', words: 'interest' },
     ]);
   });
 
+  it('in doubt offers what else it may be', () => {
+    const draft = judged(drafted('6050', 'Court settlement'), 'operatingExpense');
+    expect(draft.others.length).toBeGreaterThan(1);
+    expect(draft.others).not.toContain(draft.kind);
+  });
+
   it('stays that of its neighbours where the name says little, or the same', () => {
     for (const name of ['Bramley', 'Office cleaning', ''])
-      expect(withInferredKind(CHART, drafted('6050', name), 'operatingExpense')).toMatchObject({
+      expect(judged(drafted('6050', name), 'operatingExpense')).toMatchObject({
         kind: 'operatingExpense',
         above: [],
         inferred: null,
@@ -40,7 +63,7 @@ describe('a new account’s kind', () => {
     const plan = planChild(CHART, '5000');
     if (plan === null) throw new Error('there is a place');
     const draft = { ...newDraft(plan, 'new'), name: 'Bank account' };
-    expect(withInferredKind(CHART, draft, 'costOfSales').kind).toBe('costOfSales');
+    expect(judged(draft, 'costOfSales').kind).toBe('costOfSales');
   });
 });
 

@@ -2,7 +2,6 @@ import {
   accountOf,
   cleanName,
   cleanNumber,
-  inferKinds,
   KINDS,
   makeRoom,
   numbersOf,
@@ -13,6 +12,7 @@ import {
   type AccountId,
   type AddPlan,
   type Chart,
+  type Guess,
   type KindCode,
   type Operation,
   type Reason,
@@ -33,6 +33,8 @@ export interface Draft {
   readonly above: readonly AccountId[];
   /** From what the kind was inferred; `null` where it was chosen, or comes from the neighbours. */
   readonly inferred: Reason | null;
+  /** What else the kind may be, where it is in doubt. */
+  readonly others: readonly KindCode[];
 }
 
 /** A draft of an account that is there. */
@@ -49,6 +51,7 @@ export const draftOf = (chart: Chart, id: AccountId): Draft | null => {
     parentId: parentIdOf(chart, id),
     above: [],
     inferred: null,
+    others: [],
   };
 };
 
@@ -62,22 +65,28 @@ export const newDraft = (plan: AddPlan, id: AccountId): Draft => ({
   parentId: plan.parentId,
   above: [],
   inferred: null,
+  others: [],
 });
 
 /** How sure a guess must be to take the place of the neighbours' kind. */
 const SURE = 0.5;
 
-/** A new account's kind as its name says, within its element; the neighbours' where the name says little. */
-export const withInferredKind = (chart: Chart, draft: Draft, usual: KindCode): Draft => {
-  const parent = accountOf(chart, draft.parentId ?? '');
-  const [guess] = inferKinds({
-    name: draft.name,
-    element: KINDS[usual].element,
-    ...(parent === undefined ? {} : { parentKind: parent.kind, parentName: parent.name }),
-  });
-  const sure = guess !== undefined && guess.reason.type === 'words' && guess.confidence >= SURE;
-  if (!sure || guess.kind === usual) return { ...draft, kind: usual, inferred: null };
-  return { ...draft, kind: guess.kind, inferred: guess.reason };
+/** Up to this share the others are offered too. */
+const DOUBTED = 0.9;
+
+/** A new account's kind as it is judged; the neighbours' where little speaks for another. In doubt the others stay offered. */
+export const withInferredKind = (
+  draft: Draft,
+  usual: KindCode,
+  guesses: readonly Guess[],
+): Draft => {
+  if (draft.name.trim() === '') return { ...draft, kind: usual, inferred: null, others: [] };
+  const [guess] = guesses;
+  const clear = guess !== undefined && guess.confidence >= SURE && guess.kind !== usual;
+  const kind = clear ? guess.kind : usual;
+  const doubted = guess !== undefined && guess.confidence < DOUBTED;
+  const others = doubted ? guesses.map((one) => one.kind).filter((one) => one !== kind) : [];
+  return { ...draft, kind, inferred: clear ? guess.reason : null, others };
 };
 
 const accountFrom = ({ id, number, name, kind, above }: Draft): Account =>

@@ -56,7 +56,7 @@ export class RowEditing {
     const inferred =
       draft.inferred === null ? '' : $localize`Kind ${reasonWords(draft.inferred)}. `;
     const clash = clashWords(draft, this.proposed.chart());
-    const notes = clash + inferred + this.movesWords(draft) + room;
+    const notes = clash + inferred + othersWords(draft) + this.movesWords(draft) + room;
     return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: notes };
   });
 
@@ -177,6 +177,12 @@ const isThere = (chart: Chart, id: AccountId | null): boolean =>
   id === null || hasAccount(chart, id);
 
 /** A half-typed row as a draft; `null` where its account, or the place it was to take, is gone. */
+/** What else a new account may be, and the keys that take it. */
+const othersWords = ({ others }: Draft): string =>
+  others.length === 0
+    ? ''
+    : $localize`Or ${others.map((kind, at) => `Alt ${at + 1}: ${KINDS[kind].name}`).join(', ')}. `;
+
 const draftFrom = (chart: Chart, { adding, ...typed }: KeptRow): Draft | null => {
   const { id, kind, parentId } = typed;
   if (adding === null) {
@@ -187,5 +193,5 @@ const draftFrom = (chart: Chart, { adding, ...typed }: KeptRow): Draft | null =>
   if (hasAccount(chart, id) || !places.every((one) => isThere(chart, one))) return null;
   const { afterId } = adding;
   const number = suggestNumber(chart, { parentId, afterId, kind });
-  return { ...typed, adding: { afterId, number }, inferred: null };
+  return { ...typed, adding: { afterId, number }, inferred: null, others: [] };
 };

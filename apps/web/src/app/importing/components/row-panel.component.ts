@@ -180,6 +180,12 @@ export class RowPanelComponent {
     this.decided.emit();
   }
 
+  /** The user says that the row does not repeat another one. */
+  protected keepApart(row: ImportRow): void {
+    this.draft.mend(row.entry.line, { apart: true });
+    this.decided.emit();
+  }
+
   protected standAlone(row: ImportRow): void {
     this.draft.mend(row.entry.line, { alone: true });
     this.decided.emit();

@@ -13,6 +13,7 @@ const Mended = v.strictObject({
   kind: v.exactOptional(v.picklist(KIND_CODES)),
   alone: v.exactOptional(v.boolean()),
   leftOut: v.exactOptional(v.boolean()),
+  apart: v.exactOptional(v.boolean()),
 });
 
 const KeptDecisions = v.strictObject({

@@ -15,6 +15,7 @@ export const ROW_FILTERS = [
   'changed',
   'missing',
   'same',
+  'alike',
   'waiting',
   'passed',
 ] as const;
@@ -60,6 +61,8 @@ const fits = (row: ImportRow, filter: RowFilter): boolean => {
       return needsAttention(row);
     case 'all':
       return true;
+    case 'alike':
+      return row.alike !== undefined;
     case 'missing':
       return false;
     case 'passed':
@@ -100,6 +103,7 @@ export const countsOf = (plan: ImportPlan): Readonly<Record<RowFilter, number>> 
     changed: 0,
     missing: plan.missing.length,
     same: 0,
+    alike: 0,
     waiting: 0,
     passed: 0,
   };

@@ -68,6 +68,7 @@ const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
   changed: $localize`Changed`,
   missing: $localize`Not in the list`,
   same: $localize`The same`,
+  alike: $localize`Perhaps twice`,
   waiting: $localize`Waiting for others`,
   passed: $localize`Passed over`,
 };

@@ -12,7 +12,7 @@ import {
   input,
   viewChild,
 } from '@angular/core';
-import { KINDS, type OutlineLine } from '@iunctus/core';
+import { DOUBTFUL, KINDS, type OutlineLine } from '@iunctus/core';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import {
@@ -65,7 +65,7 @@ interface Row {
             } @else if (nearNumber(line); as words) {
               <b class="near" [title]="words">{{ words }}</b>
             } @else {
-              <span class="kind">
+              <span class="kind" [class.doubtful]="doubtful(line)">
                 <iu-element-mark [element]="kinds[account.kind].element" />
                 {{ kinds[account.kind].name }}
                 @if (reason(line); as words) {
@@ -118,6 +118,9 @@ interface Row {
       font-size: 12px;
       font-style: normal;
     }
+    .doubtful {
+      color: var(--amber-ink);
+    }
     .near {
       color: var(--amber-ink);
     }
@@ -159,6 +162,10 @@ export class UnderstoodListComponent {
 
   protected nearNumber({ entry }: OutlineLine): string | null {
     return entry.nearNumber === null ? null : nearNumberWords(entry.nearNumber);
+  }
+
+  protected doubtful({ guess }: OutlineLine): boolean {
+    return guess !== null && guess.confidence < DOUBTFUL;
   }
 
   protected reason({ guess }: OutlineLine): string | null {

@@ -3,12 +3,14 @@ import {
   Component,
   computed,
   effect,
+  type ElementRef,
   inject,
   signal,
+  viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { AccountId, Refusal } from '@iunctus/core';
+import { DOUBTFUL, KINDS, type AccountId, type KindCode, type Refusal } from '@iunctus/core';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
@@ -44,6 +46,22 @@ export class OutlinePage {
   protected readonly text = signal('');
   protected readonly under = signal<AccountId | null>(null);
   protected readonly scrolled = signal(0);
+  private readonly field = viewChild.required<ElementRef<HTMLTextAreaElement>>('field');
+  private readonly cursorLine = signal(1);
+  protected readonly kindNames = KINDS;
+  /** What the line of the cursor may be, where its kind is in doubt; `null` else. */
+  protected readonly choices = computed<readonly KindCode[] | null>(() => {
+    const line = this.engine.plan().lines.find(({ entry }) => entry.line === this.cursorLine());
+    const guess = line?.guess ?? null;
+    if (line === undefined || guess === null || guess.confidence >= DOUBTFUL) return null;
+    return line.problem === null ? [guess.kind, ...line.others] : null;
+  });
+  protected readonly doubtful = computed(
+    () =>
+      this.engine.plan().lines.filter(({ guess, problem }) => {
+        return problem === null && guess !== null && guess.confidence < DOUBTFUL;
+      }).length,
+  );
   protected readonly refusal = signal<Refusal | null>(null);
   protected readonly lineCount = computed(() => this.text().split('\n').length);
   protected readonly good = computed(() => this.engine.plan().operations.length);
@@ -58,7 +76,10 @@ export class OutlinePage {
   protected readonly sum = computed(() => {
     const [good, wrong] = [this.good(), this.wrong()];
     const accounts = `${counted(good, { one: $localize`# account`, other: $localize`# accounts` })} understood`;
-    if (wrong === 0) return `${accounts}.`;
+    if (wrong === 0)
+      return this.doubtful() === 0
+        ? `${accounts}.`
+        : $localize`${accounts}. The kind of ${this.doubtful()} is a guess.`;
     const first = this.engine.plan().lines.find(({ problem }) => problem !== null);
     const why =
       first?.problem == null
@@ -101,6 +122,22 @@ export class OutlinePage {
     this.keep();
   }
 
+  protected noteCursor(event: Event): void {
+    const { value, selectionStart } = event.target as HTMLTextAreaElement;
+    this.cursorLine.set(value.slice(0, selectionStart).split('\n').length);
+  }
+
+  /** Writes a kind behind the line of the cursor, in the place of one that stands there. */
+  protected chooseKind(kind: KindCode): void {
+    const field = this.field().nativeElement;
+    const at = lineStart(field.value, field.selectionStart);
+    const line = /^[^\n]*/.exec(field.value.slice(at))?.[0] ?? '';
+    const bare = line.replace(/\s*\[[^\]]*\]\s*$/u, '');
+    field.focus();
+    field.setSelectionRange(at + bare.length, at + line.length);
+    insert(` [${KINDS[kind].name}]`);
+  }
+
   protected follow(event: Event): void {
     this.scrolled.set((event.target as HTMLTextAreaElement).scrollTop);
   }
@@ -111,6 +148,10 @@ export class OutlinePage {
     if (event.key === 'Escape') field.blur();
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
       this.handle(event, () => this.propose());
+    const chosen = event.altKey
+      ? this.choices()?.[Number(event.code.replace('Digit', '')) - 1]
+      : undefined;
+    if (chosen !== undefined) this.handle(event, () => this.chooseKind(chosen));
     if (event.ctrlKey || event.altKey || event.metaKey || event.isComposing) return;
     const white = event.key === 'Enter' ? indentBefore(field) : '';
     if (white !== '') this.handle(event, () => insert(`\n${white}`));

@@ -101,6 +101,8 @@ const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) =>
   levelMalformed: ({ text }) => $localize`“${text}” is no level. Levels are whole numbers.`,
   amountMalformed: ({ use, text }) =>
     $localize`${COLUMN_USE_WORDS[use]}:use:: “${text}” is no amount with the decimals of the currency.`,
+  amountTooLarge: ({ use, text }) =>
+    $localize`${COLUMN_USE_WORDS[use]}:use:: “${text}” is more than can be counted exactly. Is a decimal sign missing?`,
   statusMalformed: ({ text }) =>
     $localize`“${text}” is neither a date (2026-12-31) nor active or inactive.`,
 };
@@ -207,8 +209,13 @@ export const rowWords = (row: ImportRow, context: ChangeContext): string => {
   if (row.question !== null) return questionWords(row, row.question, context.chart);
   if (row.status === 'changed')
     return row.changes.map((change) => importChangeWords(change, context)).join('; ');
+  if (row.alike !== undefined) return alikeWords(row.alike);
   return row.made ? $localize`New heading, named by paths` : STATUS_WORDS[row.status];
 };
+
+/** That a row likely repeats another one. */
+export const alikeWords = ({ line, name }: NonNullable<ImportRow['alike']>): string =>
+  $localize`New; perhaps the same as line ${line}:line:, ${name}:name:`;
 
 /** What is asked about a row. */
 export const questionWords = (

@@ -1,0 +1,61 @@
+import type { AccountId } from '../../chart/account';
+import type { Chart, ChartNode } from '../../chart/chart';
+import { childrenOf, nodeOf, parentIdOf } from '../../chart/queries';
+import type { Element } from '../../kinds/element';
+import { kindsOfNumber } from '../../plan/number-plan';
+import type { Guess } from '../infer-kind';
+import { judgeLines, type NamedLine } from './judge-lines';
+
+/** An account that is about to be, and where in the chart. */
+export interface AccountAsked {
+  readonly name: string;
+  readonly number: string | null;
+  readonly parentId: AccountId | null;
+  /** After which of its siblings; `null` for the first. */
+  readonly afterId: AccountId | null;
+  /** `null` where any element will do. */
+  readonly element: Element | null;
+}
+
+/** So many accounts on either side are heard. */
+const HEARD = 6;
+
+const lineOf = ({ account }: ChartNode, parent: number | null): NamedLine => ({
+  name: account.name,
+  number: account.number,
+  parent,
+  kind: account.kind,
+});
+
+/** The accounts above, the main account first. */
+const pathTo = (chart: Chart, parentId: AccountId | null): readonly ChartNode[] => {
+  const path: ChartNode[] = [];
+  for (let id = parentId; id !== null; id = parentIdOf(chart, id)) {
+    const node = nodeOf(chart, id);
+    if (node === undefined) break;
+    path.unshift(node);
+  }
+  return path;
+};
+
+/**
+ * The kinds that an account may be, the likeliest first, at most three: by its name, the accounts above and
+ * beside it in the chart, and the range of its number.
+ */
+export const judgeAccount = (chart: Chart, asked: AccountAsked): readonly Guess[] => {
+  const path = pathTo(chart, asked.parentId);
+  const above = path.map((node, at) => lineOf(node, at === 0 ? null : at - 1));
+  const parent = path.length === 0 ? null : path.length - 1;
+  const siblings = childrenOf(chart, asked.parentId);
+  const after = siblings.findIndex(({ account }) => account.id === asked.afterId) + 1;
+  const before = siblings.slice(Math.max(0, after - HEARD), after);
+  const lines: readonly NamedLine[] = [
+    ...above,
+    ...before.map((node) => lineOf(node, parent)),
+    { name: asked.name, number: asked.number, parent, kind: null },
+    ...siblings.slice(after, after + HEARD).map((node) => lineOf(node, parent)),
+  ];
+  const { plan } = chart.settings;
+  const judged = judgeLines(lines, { ranged: (number) => kindsOfNumber(plan, number) });
+  return judged(above.length + before.length, asked.element);
+};
