@@ -5,6 +5,7 @@ import {
   planSibling,
   recordsOf,
   USUAL_SETTINGS,
+  type Guess,
   type KindCode,
 } from '@iunctus/core';
 import { judgeAccount } from '@iunctus/core/learned';
@@ -44,10 +45,24 @@ describe('a new account’s kind', () => {
     ]);
   });
 
-  it('in doubt offers what else it may be', () => {
-    const draft = judged(drafted('6050', 'Court settlement'), 'operatingExpense');
-    expect(draft.others.length).toBeGreaterThan(1);
-    expect(draft.others).not.toContain(draft.kind);
+  it('in doubt offers what else it may be, and only then', () => {
+    const guesses = (confidence: number): readonly Guess[] =>
+      (['otherExpense', 'operatingExpense', 'financeCost'] as const).map((kind, at) => ({
+        kind,
+        confidence: at === 0 ? confidence : 0.1,
+        reason: { type: 'around' },
+      }));
+    const offered = (confidence: number) =>
+      withInferredKind(drafted('6050', 'Settlement'), 'operatingExpense', guesses(confidence));
+    expect(offered(0.6)).toMatchObject({
+      kind: 'otherExpense',
+      others: ['operatingExpense', 'financeCost'],
+    });
+    expect(offered(0.3)).toMatchObject({
+      kind: 'operatingExpense',
+      others: ['otherExpense', 'financeCost'],
+    });
+    expect(offered(0.95).others).toEqual([]);
   });
 
   it('stays that of its neighbours where the name says little, or the same', () => {
