@@ -23,7 +23,7 @@ const SERVER_LAYERS = [
   ['problems'],
   ['access'],
   ['charts', 'clients'],
-  ['kept-charts', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
+  ['kept-charts', 'kind-lessons', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
   ['backups', 'balances', 'openings', 'proposals', 'splits'],
   ['adopting', 'reviews'],
   ['benches'],

@@ -6,6 +6,7 @@ import * as client from './client';
 import { ExportQuery } from './exports';
 import { IndustriesAnswer, IndustriesQuery } from './industry';
 import * as kept from './kept-chart';
+import { KindLesson, KindLessonsAnswer } from './kind-lesson';
 import { KnownList, KnownListsAnswer } from './known-list';
 import * as review from './review';
 import { ReturnFileRequest, TaxSoftwareAnswer } from './tax-software';
@@ -85,6 +86,9 @@ export const ENDPOINTS = {
   industries: { method: 'get', path: '/industries', summary: 'Industries by plain words or NAICS code', may: 'readAll', query: IndustriesQuery, answer: IndustriesAnswer },
   knownLists: { method: 'get', path: '/known-lists', summary: 'What columns and types of lists from elsewhere mean', may: 'change', answer: KnownListsAnswer },
   keepKnownList: { method: 'put', path: '/known-lists', summary: 'Keep what a list’s columns and types mean', may: 'change', request: KnownList, most: 512 * KB },
+  kindLessons: { method: 'get', path: '/kind-lessons', summary: 'What the practice was taught of kinds', may: 'change', answer: KindLessonsAnswer },
+  learnKind: { method: 'put', path: '/kind-lessons', summary: 'Keep what an account of a name is', may: 'change', request: KindLesson, most: 2 * KB },
+  forgetKind: { method: 'delete', path: '/kind-lessons/:lessonId', summary: 'Take one lesson back', may: 'change' },
   keptCharts: { method: 'get', path: '/kept-charts', summary: 'The practice’s own starting charts', may: 'readAll', answer: kept.KeptChartsAnswer },
   keptVersion: { method: 'get', path: `${KEPT}/versions/:number`, summary: 'One version of one of them', may: 'readAll', answer: kept.KeptChartSchema },
   renameKeptChart: { method: 'put', path: KEPT, summary: 'Give one of them another name', may: 'keepCharts', request: kept.RenameKeptChartRequest },

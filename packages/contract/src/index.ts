@@ -12,5 +12,6 @@ export * from './exports';
 export * from './opening';
 export * from './kept-chart';
 export * from './known-list';
+export * from './kind-lesson';
 export * from './tax-software';
 export * from './endpoints';

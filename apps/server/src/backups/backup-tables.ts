@@ -8,8 +8,8 @@ export interface BackupTable {
   readonly name: string;
   /** Columns, comma-separated, that order the rows and tell them apart. */
   readonly order: string;
-  /** To what a row belongs: the practice, a client of it, a chart of it, or a chart that the practice keeps. */
-  readonly by: 'practice' | 'client' | 'chart' | 'kept';
+  /** To what a row belongs: the practice, all its clients together, a client of it, a chart of it, or a chart that the practice keeps. */
+  readonly by: 'practice' | 'allClients' | 'client' | 'chart' | 'kept';
 }
 
 const ofChart = (name: string, order: string): BackupTable => ({ name, order, by: 'chart' });
@@ -34,6 +34,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('proposal', 'chart_id, user_id'),
   ofChart('proposal_remark', 'chart_id, id'),
   { name: 'known_list', order: 'client_id, key', by: 'client' },
+  { name: 'kind_lesson', order: 'name_key', by: 'allClients' },
   { name: 'kept_chart', order: 'id', by: 'kept' },
   { name: 'kept_chart_version', order: 'kept_chart_id, number', by: 'kept' },
   { name: 'client_origin', order: 'client_id', by: 'client' },
@@ -53,6 +54,8 @@ const KEPT_OF_CLIENT = `
 
 const belongs = ({ name, by }: BackupTable, scope: BackupScope): string => {
   if (by === 'practice') return name === 'practice' ? 'id = $1' : 'practice_id = $1';
+  if (by === 'allClients')
+    return scope.type === 'practice' ? 'practice_id = $1' : 'practice_id = $1 AND $2::uuid IS NULL';
   if (by === 'kept') {
     const column = name === 'kept_chart' ? 'id' : 'kept_chart_id';
     return scope.type === 'practice'

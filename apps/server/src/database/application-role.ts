@@ -34,6 +34,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   client_origin: 'INSERT, UPDATE (kept_chart_id, version, ids), DELETE',
   client_origin_pending: 'INSERT, UPDATE (step_id, kept_chart_id, version, ids), DELETE',
   known_list: 'INSERT, UPDATE, DELETE',
+  kind_lesson: 'INSERT, UPDATE, DELETE',
 };
 
 /** The lock under which one server at a time hands out rights. */

@@ -47,6 +47,7 @@ const TABLES: readonly (readonly [table: string, by: 'practice' | 'chart' | 'use
   ['proposal', 'practice'],
   ['revision', 'practice'],
   ['known_list', 'practice'],
+  ['kind_lesson', 'practice'],
   ['client_origin_pending', 'practice'],
   ['client_origin', 'practice'],
   ['kept_chart_version', 'practice'],

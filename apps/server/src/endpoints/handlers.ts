@@ -22,6 +22,7 @@ import {
   renameKeptChart,
   setOrigin,
 } from '../kept-charts/kept-charts.service';
+import { forgetKind, kindLessons, learnKind } from '../kind-lessons/kind-lessons.service';
 import { keepKnownList, knownLists } from '../known-lists/known-lists.service';
 import {
   changeStanding,
@@ -130,6 +131,9 @@ export const HANDLERS: Handlers = {
   industries: (_tools, { query }) => Promise.resolve(findIndustries(query.words)),
   knownLists: ({ pool }, { viewer }) => knownLists(pool, viewer),
   keepKnownList: ({ pool }, { viewer, body }) => keepKnownList(pool, viewer, body),
+  kindLessons: ({ pool }, { viewer }) => kindLessons(pool, viewer),
+  learnKind: ({ pool }, { viewer, body }) => learnKind(pool, viewer, body),
+  forgetKind: ({ pool }, { viewer, params }) => forgetKind(pool, viewer, idIn(params, 'lessonId')),
 
   keptCharts: ({ pool }, { viewer }) => listKeptCharts(pool, viewer),
   keptVersion: ({ pool }, call) =>

@@ -7,13 +7,15 @@ import { ListJudge } from '../matching/learned/judge-list';
 import type { Learned } from '../matching/learned/model';
 import type { RowSaid } from '../matching/learned/row-features';
 import { kindsOfNumber, type NumberPlan } from '../plan/number-plan';
+import { nameKey } from '../text/name-key';
 import type { Mended } from './entry';
 import { saidRows } from './said-rows';
 import type { TreeRow } from './tree-row';
 import { meaningOfTypes, type TypeMeaning } from './type-words';
 
 /** Why a row has its kind: the user's word, the account that is there, or what it is judged by. */
-export type KindReason = Reason | { readonly type: 'chosen' } | { readonly type: 'account' };
+export type KindReason =
+  Reason | { readonly type: 'chosen' } | { readonly type: 'account' } | { readonly type: 'taught' };
 
 /** The kind of a row, how sure it is from 0 to 1, and why. */
 export interface RowKind {
@@ -31,6 +33,8 @@ export interface KindRequest {
   readonly mended: ReadonlyMap<number, Mended>;
   /** What the user says that a type of the list means. */
   readonly types: ReadonlyMap<string, KindCode>;
+  /** What accounts of a name are, by what the practice was taught; by the names' keys. */
+  readonly taught?: ReadonlyMap<string, KindCode>;
   /** The accounts of the chart that rows are, by place among the rows. */
   readonly accounts: ReadonlyMap<number, Account>;
   readonly plan: NumberPlan;
@@ -47,6 +51,8 @@ export const DOUBTFUL = 0.965;
 
 /** With less than this share for the element of its tree a row is of the one that the list names for it. */
 const CALLED_OTHERWISE = 0.9;
+/** With less than this share for its element a kind that was taught is of something else of that name. */
+const CONCEIVABLE = 0.1;
 /** From this share on a row is of its own element, whatever stands above it. */
 const CLEAR = 0.97;
 
@@ -198,9 +204,22 @@ class KindFinder {
 
   private guessed(at: number, tree: Element | null): RowKind {
     const element = this.elementAmong(at, tree);
+    const taught = this.taught(at, element);
+    if (taught !== null) return taught;
     const [guess = NO_GUESS, ...others] = this.judge.guesses(at, element);
     const stated = this.listedElement(at) === elementOf(guess.kind);
     return { ...guess, others: others.map(({ kind }) => kind), stated };
+  }
+
+  /** What the practice was taught of the name, unless it is of an element that the row can hardly be of. */
+  private taught(at: number, element: Element | null): RowKind | null {
+    const name = this.rows[at]?.entry.name ?? '';
+    const kind = this.request.taught?.get(nameKey(name));
+    if (kind === undefined) return null;
+    const own = elementOf(kind);
+    const share = Math.exp(this.judge.elements(at).get(own) ?? -Infinity);
+    const fits = element === null ? share >= CONCEIVABLE : own === element;
+    return fits ? { ...sure(kind, { type: 'taught' }), stated: false } : null;
   }
 
   /** A row whose parents lead in a circle has no main account. */

@@ -200,6 +200,24 @@ Number|Name|Parent|Role|Balance
     expect(kindsOf(ours)).toEqual(['otherCurrentAsset', 'otherCurrentLiability']);
   });
 
+  it('takes what the practice was taught of a name, where the row can be that', () => {
+    const rows = aList(
+      'Name|Type\nKiln firings|Income\nGlaze|Expense\nGlaze in store|Current asset\nWages|Expense',
+    );
+    const taught = new Map([
+      ['kiln firings', 'otherOperatingRevenue'],
+      ['wages', 'payrollPayable'],
+    ] as const);
+    const found = importOf(emptyChart(), rows, { taught }).rows;
+    const of = (name: string) => found.find(({ entry }) => entry.name === name)?.kind;
+    expect(of('Kiln firings')).toMatchObject({
+      kind: 'otherOperatingRevenue',
+      confidence: 1,
+      reason: { type: 'taught' },
+    });
+    expect(of('Wages')?.kind).toBe('operatingExpense');
+  });
+
   it('knows a contra among the type of its group by name', () => {
     const rows = aList(
       'Number|Name|Type\n1500|Boats|Fixed asset\n1590|Depreciation of boats to date|Fixed asset',

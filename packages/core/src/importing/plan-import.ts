@@ -32,6 +32,8 @@ export interface ImportRequest {
   readonly today: CalendarDate;
   readonly mended: ReadonlyMap<number, Mended>;
   readonly types: ReadonlyMap<string, KindCode>;
+  /** What accounts of a name are, by what the practice was taught; by the names' keys. */
+  readonly taught?: ReadonlyMap<string, KindCode>;
   readonly answers: ReadonlyMap<number, ImportAnswer>;
   readonly fates: ReadonlyMap<AccountId, Fate>;
   readonly former: readonly FormerTitle[];

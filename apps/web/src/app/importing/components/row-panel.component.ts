@@ -171,7 +171,7 @@ export class RowPanelComponent {
   }
 
   protected chooseKind(row: ImportRow, kind: KindCode): void {
-    this.draft.mend(row.entry.line, { kind });
+    this.draft.chooseKind(row, kind);
     this.decided.emit();
   }
 

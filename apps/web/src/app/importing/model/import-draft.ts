@@ -15,6 +15,7 @@ import type {
   ColumnUse,
   Fate,
   ImportAnswer,
+  ImportRow,
   KindCode,
   Mended,
   TreeSource,
@@ -26,6 +27,7 @@ import { readingOnce } from '../../shared/api/reading';
 import type { Decisions } from '../workers/import-messages';
 import { ImportEngine } from './import-engine';
 import type { Decided } from './row-filter';
+import { KindLessons } from './kind-lessons';
 import { KeptImports, KeptLists, plainDecisions, type KeptDecisions } from './kept-imports';
 import { knownFrom, typesAsKnown, usesAsKnown } from './known-lists';
 
@@ -43,6 +45,7 @@ export class ImportDraft {
   private readonly engine = inject(ImportEngine);
   private readonly api = inject(ApiService);
   private readonly client = inject(ProposedChart).client;
+  private readonly lessons = inject(KindLessons);
   private readonly keptLists = inject(KeptLists);
   private readonly keptDecisions = inject(KeptImports);
   /** Decisions of an earlier visit, for the list that is being opened again. */
@@ -108,6 +111,7 @@ export class ImportDraft {
     treeSource: this.treeSource(),
     mended: this.mended(),
     types: this.types(),
+    taught: this.lessons.taught(),
     answers: this.answers(),
     fates: this.fates(),
     clashes: this.clashes(),
@@ -197,6 +201,12 @@ export class ImportDraft {
   /** Puts something of a line right. */
   mend(line: number, more: Mended): void {
     this.mended.update((mended) => put(mended, line, { ...mended.get(line), ...more }));
+  }
+
+  /** Chooses the kind of a line, which is learned for others of its name. */
+  chooseKind({ entry: { line, name } }: ImportRow, kind: KindCode): void {
+    this.mend(line, { kind });
+    if (name !== '') this.lessons.learn({ name, kind });
   }
 
   chooseType(text: string, kind: KindCode): void {

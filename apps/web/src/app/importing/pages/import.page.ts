@@ -40,6 +40,8 @@ import { refusalWords } from '../../shared/words/refusal-words';
 import { BalancesPartComponent } from '../components/balances-part.component';
 import { ClashChoiceComponent } from '../components/clash-choice.component';
 import { ColumnsTableComponent } from '../components/columns-table.component';
+import { LessonsListComponent } from '../components/lessons-list.component';
+import { KindLessons } from '../model/kind-lessons';
 import { LinedListComponent } from '../components/lined-list.component';
 import { RowPanelComponent } from '../components/row-panel.component';
 import { SourceChoiceComponent, type ChosenSource } from '../components/source-choice.component';
@@ -74,10 +76,11 @@ const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
 };
 
 /** What the page shows of the list. */
-type Part = 'columns' | 'types' | 'lines' | 'balances';
+type Part = 'columns' | 'types' | 'lessons' | 'lines' | 'balances';
 const PARTS: readonly OneOf<Part>[] = [
   { value: 'columns', words: $localize`Columns` },
   { value: 'types', words: $localize`Types` },
+  { value: 'lessons', words: $localize`Learned` },
   { value: 'lines', words: $localize`Accounts` },
   { value: 'balances', words: $localize`Balances` },
 ];
@@ -92,6 +95,7 @@ const PARTS: readonly OneOf<Part>[] = [
     ClashChoiceComponent,
     ColumnsTableComponent,
     FocusFirstDirective,
+    LessonsListComponent,
     LinedListComponent,
     ProblemNoteComponent,
     ProgressBar,
@@ -101,7 +105,7 @@ const PARTS: readonly OneOf<Part>[] = [
     SourceChoiceComponent,
     TypesListComponent,
   ],
-  providers: [ImportEngine, ImportDraft, ImportOpening],
+  providers: [ImportEngine, KindLessons, ImportDraft, ImportOpening],
   templateUrl: './import.page.html',
   styleUrl: './import.page.css',
 })
@@ -110,6 +114,7 @@ export class ImportPage {
   protected readonly engine = inject(ImportEngine);
   protected readonly draft = inject(ImportDraft);
   protected readonly brought = inject(ImportOpening);
+  private readonly lessons = inject(KindLessons);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
@@ -123,7 +128,9 @@ export class ImportPage {
   protected readonly parts = computed(() =>
     PARTS.filter(
       ({ value }) =>
-        (value !== 'types' || this.hasTypes()) && (value !== 'balances' || this.brought.listed()),
+        (value !== 'types' || this.hasTypes()) &&
+        (value !== 'lessons' || this.part() === value || this.lessons.all().length > 0) &&
+        (value !== 'balances' || this.brought.listed()),
     ),
   );
   protected readonly filters = computed(() => {
@@ -288,7 +295,7 @@ export class ImportPage {
     const line = this.line();
     if (line?.type !== 'row' || !isDoubtful(line.row)) return;
     const kind = candidatesOf(line.row)[index];
-    if (kind !== undefined) this.draft.mend(line.row.entry.line, { kind });
+    if (kind !== undefined) this.draft.chooseKind(line.row, kind);
   }
 
   protected onDecided(): void {

@@ -36,6 +36,8 @@ export interface Decisions {
   readonly treeSource: TreeSource | null;
   readonly mended: ReadonlyMap<number, Mended>;
   readonly types: ReadonlyMap<string, KindCode>;
+  /** What accounts of a name are, by what the practice was taught; by the names' keys. */
+  readonly taught: ReadonlyMap<string, KindCode>;
   readonly answers: ReadonlyMap<number, ImportAnswer>;
   readonly fates: ReadonlyMap<AccountId, Fate>;
   /** What holds for numbers that mean other accounts; `null` asks about each. */

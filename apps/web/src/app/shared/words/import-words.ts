@@ -142,6 +142,8 @@ export const kindReasonWords = (reason: KindReason): string => {
       return $localize`your choice`;
     case 'account':
       return $localize`as it is`;
+    case 'taught':
+      return $localize`as your practice has it`;
     default:
       return reasonWords(reason);
   }

@@ -1,0 +1,39 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import type { KindLesson, KindLessonsAnswer } from '@iunctus/contract';
+import { nameKey, type KindCode } from '@iunctus/core';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
+
+/** What the practice was taught of kinds: kept as soon as somebody corrects one, and taken back as easily. */
+@Injectable()
+export class KindLessons {
+  private readonly api = inject(ApiService);
+  /** Counts what was taught and taken back, after which the lessons are read anew. */
+  private readonly changed = signal(0);
+  readonly read = reading(
+    () => this.changed(),
+    () => this.api.ask('kindLessons', {}),
+  );
+  readonly all = computed<KindLessonsAnswer>(() => this.read.value() ?? []);
+  readonly taught = computed<ReadonlyMap<string, KindCode>>(
+    () => new Map(this.all().map(({ name, kind }) => [nameKey(name), kind])),
+  );
+  /** Why a lesson could not be kept or taken back. */
+  readonly problem = signal<ApiProblem | null>(null);
+
+  learn(lesson: KindLesson): void {
+    this.done(this.api.ask('learnKind', { body: lesson }));
+  }
+
+  forget(lessonId: string): void {
+    this.done(this.api.ask('forgetKind', { lessonId }));
+  }
+
+  private done(asked: ReturnType<ApiService['ask']>): void {
+    asked.subscribe({
+      next: () => this.changed.update((count) => count + 1),
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
+  }
+}
