@@ -352,3 +352,78 @@ describe('a list of another chart altogether', () => {
     expect(maren.complaints).toEqual([]);
   });
 });
+
+/** A list that says one thing twice, and leaves a kind in doubt. */
+const TWICE = `Number,Name,Type
+1000,Telephone,Overheads
+1010,Mobile & broadband,Overheads
+1020,Coaches,Overheads
+1400,Subscriptions,Income
+1500,Sponsor day,Income
+`;
+
+describe('a list of which something can be learned', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  const bringIn = async (): Promise<void> => {
+    await maren.sees('Drop a file here');
+    await choose(maren, 'club.csv', Buffer.from(TWICE));
+    await maren.sees('See the accounts');
+    await maren.press('Control+Enter');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+  };
+  beforeAll(async () => {
+    bench = await openPractice();
+    maren = bench.maren;
+    await maren.openClient('Heron Reach Rowing Club');
+    await maren.sees('has no chart yet');
+    await maren.page.goto(`${maren.page.url().replace(/\/[a-z]+$/, '')}/import`);
+    await bringIn();
+  });
+  afterAll(() => bench.leave());
+
+  it('has the lines pointed out that likely repeat another, until they are called two accounts', async () => {
+    await maren.tabTo('Perhaps twice');
+    await maren.press('Enter');
+    await maren.sees('perhaps the same as line 2, Telephone');
+    await maren.page.focus('[role=listbox]');
+    await maren.press('ArrowDown', 'Enter');
+    await maren.sees('seems to say the same');
+    await maren.tabTo('They are two accounts');
+    await maren.press('Enter');
+    await maren.seesNoMore('perhaps the same');
+  });
+
+  it('teaches the practice what is chosen for a name', async () => {
+    await maren.tabTo('All lines');
+    await maren.press('Enter');
+    await maren.page.focus('[role=listbox]');
+    await maren.press('End', 'Enter');
+    await maren.sees('Sponsor day');
+    await maren.page.focus('iu-row-panel iu-kind-choice input');
+    await maren.type('grants');
+    await maren.sees('Given without goods or services in return');
+    await maren.press('Enter');
+    await maren.sees('your choice');
+    await maren.tabTo('Another list');
+    await maren.press('Enter');
+    await bringIn();
+    await maren.tabTo('All lines');
+    await maren.press('Enter');
+    await maren.sees('as your practice has it');
+  });
+
+  it('shows what was learned, and takes it back', async () => {
+    await maren.tabTo('Learned');
+    await maren.press('Enter');
+    await maren.sees('What your practice chose');
+    await maren.sees('Sponsor day');
+    await maren.tabTo('Take back what Sponsor day is');
+    await maren.press('Enter');
+    await maren.seesNoMore('Sponsor day');
+  });
+
+  it('complains about nothing in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});

@@ -46,9 +46,6 @@ export interface KindRequest {
   readonly under: ReadonlyMap<number, Element>;
 }
 
-/** Below this confidence a kind is doubtful and shown first: of those above it 98 in 100 are right. */
-export const DOUBTFUL = 0.965;
-
 /** With less than this share for the element of its tree a row is of the one that the list names for it. */
 const CALLED_OTHERWISE = 0.9;
 /** With less than this share for its element a kind that was taught is of something else of that name. */

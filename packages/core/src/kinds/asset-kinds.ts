@@ -28,7 +28,7 @@ export const ASSET_KINDS = {
     cashFlow: 'cash',
   }),
   restrictedCash: asset({
-    name: 'Restricted cash and money held for others',
+    name: 'Restricted cash',
     shortName: 'Held',
     sentence:
       'Money that is not to be spent at will: a client trust account, tenants’ deposits, a reserve that a lender asks for.',

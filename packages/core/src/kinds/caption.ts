@@ -26,7 +26,7 @@ export interface Caption {
  */
 export const CAPTIONS = {
   cashAndCashEquivalents: { section: 'currentAssets', name: 'Cash and cash equivalents' },
-  restrictedCash: { section: 'currentAssets', name: 'Restricted cash and money held for others' },
+  restrictedCash: { section: 'currentAssets', name: 'Restricted cash' },
   shortTermInvestments: { section: 'currentAssets', name: 'Short-term investments' },
   tradeReceivables: { section: 'currentAssets', name: 'Trade receivables' },
   otherReceivables: { section: 'currentAssets', name: 'Other receivables' },
