@@ -74,6 +74,7 @@ const OPERATION_SCHEMAS = {
     into: Id,
     acrossKinds: v.boolean(),
     again: v.exactOptional(v.literal(true)),
+    formerNumber: v.exactOptional(v.nullable(textUpTo(NUMBER_LIMIT))),
   }),
   unmerge: v.strictObject({
     type: v.literal('unmerge'),

@@ -10,6 +10,10 @@ export const hasAccount = (chart: Chart, id: AccountId): boolean => hasIn(chart.
 export const mergedInto = (chart: Chart, id: AccountId): AccountId | undefined =>
   getIn(chart.merged, id)?.into;
 
+/** An account that was merged, as it was; `undefined` where it was not. */
+export const mergedAccount = (chart: Chart, id: AccountId): Account | undefined =>
+  getIn(chart.merged, id)?.account;
+
 /** The account in the tree that stands for `id` now: itself, or what it was merged into; `null` when it is gone. */
 export const standsFor = (chart: Chart, id: AccountId): AccountId | null => {
   let at: AccountId | undefined = id;

@@ -58,6 +58,25 @@ describe('a chain of merges', () => {
     return operation;
   };
 
+  it('remembers the number that one had, also after it came back with another for a while', () => {
+    const start = after(studio(), merging('5030', '5010'));
+    const { parentId: _main, ...taker } = anAccount('5030', 'Glazes', { id: 'glazes' });
+    const filled = after(start, {
+      type: 'addAccount',
+      account: taker,
+      parentId: null,
+      afterId: '5020',
+    });
+    const operation = planUnmerge(filled, '5030');
+    if (operation === null) throw new Error('5030 can be taken out');
+    expect(operation.account.number).not.toBe('5030');
+    const undone = after(after(filled, operation), invert(operation, filled), {
+      type: 'deleteAccount',
+      id: taker.id,
+    });
+    expect(planUnmerge(undone, '5030')?.account.number).toBe('5030');
+  });
+
   it('comes back as it was when one is taken out of its middle and that is undone', () => {
     const before = chain();
     const operation = taken(before);

@@ -3,6 +3,7 @@ import { absorbInto, insertNode, releaseFrom, removeLeaf } from '../chart/edit';
 import type { Chart, ChartNode } from '../chart/chart';
 import {
   hasPostings,
+  mergedAccount,
   mergedInto,
   nodeOf,
   parentIdOf,
@@ -66,9 +67,10 @@ export const merge: Rules<Merge> = {
     if (from === undefined) return refused({ code: 'accountMissing', accountId: operation.id });
     const refusal = checkMerge(chart, from, operation);
     if (refusal !== null) return refused(refusal);
-    const { into } = operation;
+    const { into, formerNumber: number = from.account.number } = operation;
     const target = standsFor(chart, into) ?? into;
-    return accepted(absorbInto(removeLeaf(chart, from.account), from, { into, target }));
+    const remembered = { ...from, account: { ...from.account, number } };
+    return accepted(absorbInto(removeLeaf(chart, from.account), remembered, { into, target }));
   },
   invert({ id, into }, before) {
     const node = nodeOf(before, id);
@@ -111,12 +113,15 @@ export const unmerge: Rules<Unmerge> = {
     const changed =
       target !== undefined &&
       (isOpenIntoRetired(account, target) || isPostingIntoHeading(account, target));
+    const formerNumber = mergedAccount(before, account.id)?.number;
+    const renumbered = formerNumber !== undefined && formerNumber !== account.number;
     return {
       type: 'merge',
       id: account.id,
       into,
       acrossKinds: target?.kind !== account.kind,
       ...(changed ? { again: true } : {}),
+      ...(renumbered ? { formerNumber } : {}),
     };
   },
   rebase(operation, landed) {

@@ -75,6 +75,8 @@ export interface Merge {
   readonly acrossKinds: boolean;
   /** Puts a merge back that was taken out; that the other was retired, or made a heading, meanwhile does not matter. */
   readonly again?: true;
+  /** The number that it had before it was merged, where it came back with another one; remembered instead of that. */
+  readonly formerNumber?: string | null;
 }
 /** Takes a merge back. */
 export interface Unmerge extends Place {

@@ -169,7 +169,7 @@ Premises [operating expense]
   });
 
   it('says from what each kind was inferred', () => {
-    const [, line] = plan('Bank\nVan insurance').lines;
+    const [, line] = plan('Bank\nFire insurance').lines;
     expect(line?.guess).toMatchObject({ reason: { type: 'words', words: 'insurance' } });
     expect(plan('Rent [bank]').lines[0]?.guess).toBeNull();
   });

@@ -2,7 +2,7 @@ import { ELEMENTS, type Element } from '../../kinds/element';
 import { elementOf, KIND_CODES, type KindCode } from '../../kinds/kinds';
 import type { Guess, Reason } from '../infer-kind';
 import { plainKind } from '../plain-names';
-import { LINKS } from '../words';
+import { LINKS, wordsOf } from '../words';
 import { keysOfList, softmax, thinkAgain, type PlacedSaid, type Shares } from './joint';
 import { hashOf, readLearned, type Learned, type Says } from './model';
 import { featureReader, type Feature } from './row-features';
@@ -135,11 +135,18 @@ export class ListJudge {
   private reasonFor(at: number, k: number): Reason {
     const row = this.rows[at];
     const word = tellingWord(this.voices[at] ?? [], k);
-    if (word !== null) return { type: 'words', words: word };
+    if (word !== null) return { type: 'words', words: asWritten(row?.said.name ?? '', word) };
     if (row !== undefined && row.said.type !== '') return { type: 'listed', text: row.said.type };
     return { type: row?.parent == null ? 'around' : 'parent' };
   }
 }
+
+/** A word as the name has it: “van” where rules know it as a vehicle. */
+const asWritten = (name: string, word: string): string =>
+  name
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .find((one) => wordsOf(one)[0] === word) ?? word;
 
 const voicesIn = (learned: Learned, features: readonly Feature[]): readonly Voice[] =>
   features.flatMap(({ key, value, word }) => {
