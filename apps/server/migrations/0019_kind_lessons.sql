@@ -10,3 +10,6 @@ CREATE TABLE kind_lesson (
   PRIMARY KEY (practice_id, name_key),
   UNIQUE (practice_id, id)
 );
+
+CREATE TRIGGER kind_lesson_is_not_emptied BEFORE TRUNCATE ON kind_lesson
+  FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();

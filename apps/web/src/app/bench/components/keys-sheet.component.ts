@@ -16,6 +16,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['O'], $localize`many new accounts at once, as an outline`],
   [['D'], $localize`duplicate, with all below it`],
   [['X', $localize`Shift ↓`], $localize`choose several; Space changes them together, Esc lets go`],
+  [[$localize`Alt 1`, '…', '3'], $localize`another likely kind, while a new account is typed`],
   [['G'], $localize`merge into another account`],
   [['P'], $localize`split postings off into new sub-accounts`],
   [[$localize`Delete`], $localize`remove; retire where it has postings`],
