@@ -56,8 +56,9 @@ export class RowEditing {
     const inferred =
       draft.inferred === null ? '' : $localize`Kind ${reasonWords(draft.inferred)}. `;
     const clash = clashWords(draft, this.proposed.chart());
-    const notes = clash + inferred + othersWords(draft) + this.movesWords(draft) + room;
-    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, room: notes };
+    const about = inferred + othersWords(draft);
+    const notes = clash + this.movesWords(draft) + room;
+    return { title: `${name} — ${landingWords(draft.kind)}`, sentence, about, room: notes };
   });
 
   /** Edits the account at the cursor. */
