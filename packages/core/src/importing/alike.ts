@@ -1,12 +1,6 @@
 import { duplicatesAmong } from '../matching/duplicates';
-import type { Mended } from './entry';
+import type { AlikeLine, Mended } from './entry';
 import type { ImportRow } from './import-plan';
-
-/** An earlier line that says the same. */
-export interface AlikeLine {
-  readonly line: number;
-  readonly name: string;
-}
 
 /** Lines that bring a new account to be posted to; only those can be one account too many. */
 const isNew = ({ status, role, made }: ImportRow): boolean =>

@@ -56,3 +56,9 @@ export interface Mended {
   /** It is an account of its own, however much it says what another line says. */
   readonly apart?: boolean;
 }
+
+/** An earlier line that says the same. */
+export interface AlikeLine {
+  readonly line: number;
+  readonly name: string;
+}

@@ -28,7 +28,7 @@ const opened = async (text: string) => {
         treeSource: null,
         mended: new Map(),
         types: new Map(),
-      taught: new Map(),
+        taught: new Map(),
         answers: new Map(),
         fates: new Map(),
         clashes: null,

@@ -216,7 +216,7 @@ export const rowWords = (row: ImportRow, context: ChangeContext): string => {
 };
 
 /** That a row likely repeats another one. */
-export const alikeWords = ({ line, name }: NonNullable<ImportRow['alike']>): string =>
+const alikeWords = ({ line, name }: NonNullable<ImportRow['alike']>): string =>
   $localize`New; perhaps the same as line ${line}:line:, ${name}:name:`;
 
 /** What is asked about a row. */
