@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import type { KindLesson, KindLessonsAnswer } from '@iunctus/contract';
 import { nameKey, type KindCode } from '@iunctus/core';
+import type { Observable } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { reading } from '../../shared/api/reading';
@@ -30,7 +31,7 @@ export class KindLessons {
     this.done(this.api.ask('forgetKind', { lessonId }));
   }
 
-  private done(asked: ReturnType<ApiService['ask']>): void {
+  private done(asked: Observable<object>): void {
     asked.subscribe({
       next: () => this.changed.update((count) => count + 1),
       error: (error: unknown) => this.problem.set(problemOf(error)),
