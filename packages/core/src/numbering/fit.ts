@@ -85,10 +85,18 @@ class Fitter {
   }
 
   private settle({ members, head, block }: Family, at: number, kept: Choice | null): void {
-    const value = kept?.number ?? at;
+    const value = kept?.number ?? (block ? this.ownNumber(at, this.widthOf(head)) : at);
     for (const member of members)
       this.numbers.set(member.id, formatNumber(this.request.plan, value, member.suffix));
     if (block) this.number(head.children, value + 1, at + this.widthOf(head) - 1);
+  }
+
+  /** The first number of a block that nothing keeps which stands there and must not change. */
+  private ownNumber(start: number, width: number): number {
+    const { values } = this.held;
+    let number = start;
+    for (let at = countBelow(values, start); values[at] === number; at += 1) number += 1;
+    return number < start + width ? number : start;
   }
 
   private widthOf({ level }: Placed): number {
@@ -167,8 +175,9 @@ class Fitter {
   private blockChoice(head: Placed, start: number, width: number): readonly Choice[] {
     const { value } = head;
     const within = value !== null && value >= start && value < start + width;
-    const fresh = this.worthBelow(head, start, start + width - 1);
-    const choices: Choice[] = fresh === null ? [] : [{ at: start, number: start, worth: fresh }];
+    const number = this.ownNumber(start, width);
+    const fresh = this.worthBelow(head, number, start + width - 1);
+    const choices: Choice[] = fresh === null ? [] : [{ at: start, number, worth: fresh }];
     if (within) {
       const below = this.worthBelow(head, value, start + width - 1);
       const own = this.worthOf([head]);
