@@ -2,7 +2,7 @@ import type { DateOrder } from '../dates/read-date';
 import { activityOf } from './activity';
 import { AUSTRALIA } from './australia';
 import { CANADA } from './canada';
-import type { Country, Paper } from './country';
+import type { Country, Paper, Term } from './country';
 import { IRELAND } from './ireland';
 import { LEGAL_FORMS, type LegalForm } from './legal-form';
 import { NEW_ZEALAND } from './new-zealand';
@@ -97,13 +97,24 @@ export const isAskedIn = (topic: Topic, country: CountryCode): boolean =>
 export const spelledFor = (text: string, country: CountryCode): string =>
   KNOWN[country].spellings.reduce((so, [pattern, word]) => so.replace(pattern, word), text);
 
+/** What is said otherwise of those who have no owners, wherever they are. */
+const WITHOUT_OWNERS: Readonly<Partial<Record<string, Term>>> = {
+  Wages: {
+    name: 'Wages',
+    guidance: 'Gross pay of employees. What volunteers are paid back is no wage.',
+  },
+};
+
 /** An account as a country calls it, with the words of non-profits where it is one of theirs. */
 export const localized = <T extends Pick<StartingAccount, 'name' | 'guidance'>>(
   account: T,
   { country, legalForm }: { readonly country: CountryCode; readonly legalForm: LegalForm },
 ): T => {
   const { terms, nonProfitTerms }: Country = KNOWN[country];
-  const own = legalForm === 'nonProfit' ? nonProfitTerms[account.name] : undefined;
+  const own =
+    legalForm === 'nonProfit'
+      ? (nonProfitTerms[account.name] ?? WITHOUT_OWNERS[account.name])
+      : undefined;
   const term = own ?? terms[account.name];
   const name = term?.name ?? account.name;
   const guidance = term?.guidance ?? account.guidance;
