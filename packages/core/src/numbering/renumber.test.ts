@@ -444,19 +444,6 @@ describe('the laws of renumbering', () => {
     );
   });
 
-  it('gives a parent no number that one below it keeps', () => {
-    const chart = aChart(`
-1001 Bank [bank]
-  5000 Reserve [bank]
-1003 Cost of fruit [costOfSales]
-  5100 Pears [costOfSales]
-`);
-    const request = { plan: PLAN, movable: new Set(['1003']), keep: true };
-    const after = renumbered(chart, crosswalkTo(chart, request));
-    expect(accountOf(after, '5100')?.number).toBe('5100');
-    expect(accountOf(after, '1003')?.number).not.toBe('5100');
-  });
-
   it('gives every account a number, or says why not', () => {
     fc.assert(
       fc.property(wildChart, (chart) => {
