@@ -9,7 +9,7 @@ Number|Name|Type
 1010|Operating account|Bank
 6011|Rent|
 5010|Motor insurance|Expense
-7000|Qwertz|
+8500|Qwertz|
 70 !|Broken|Expense
 |Total|`),
 );
