@@ -44,7 +44,6 @@ describe('building a chart from an outline, by keyboard alone', () => {
     await maren.page.waitForFunction(() =>
       /Sponsor day \[[A-Z][a-z ]+\]$/.test(document.querySelector('textarea')?.value ?? ''),
     );
-    await maren.press('Control+z');
     await maren.page.$eval('textarea', (field) => {
       field.value = field.value.replace(/\nIncome\n {2}Sponsor day.*$/, '');
       field.dispatchEvent(new Event('input'));

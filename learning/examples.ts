@@ -4,10 +4,8 @@ import {
   INDUSTRY_CODES,
   legalFormsIn,
   recognizeColumns,
-  TOPICS,
-  type StartingAnswers,
 } from '@iunctus/core';
-import { PUBLISHED_NAMES } from '@iunctus/core/testing';
+import { answersAll, PUBLISHED_NAMES } from '@iunctus/core/testing';
 import { liftBands } from '../packages/core/src/importing/bands';
 import { findTree, treeSourceOf } from '../packages/core/src/importing/find-tree';
 import { readRows } from '../packages/core/src/importing/read-rows';
@@ -56,13 +54,6 @@ export const publishedRows = (): readonly {
     })),
   );
 
-/** Everything that a starting chart can have. */
-const WITH_ALL: StartingAnswers = {
-  has: Object.fromEntries(TOPICS.map((topic) => [topic, true])) as StartingAnswers['has'],
-  payouts: 'monthly',
-  channels: { names: [], apart: 'accounts' },
-};
-
 /** The accounts of all starting charts in the words of all countries, each once, below the name of its group. */
 export const startingRows = (): ReturnType<typeof publishedRows> => {
   const found = new Map<string, ReturnType<typeof publishedRows>[number]>();
@@ -73,7 +64,7 @@ export const startingRows = (): ReturnType<typeof publishedRows> => {
           industry,
           legalForm,
           country,
-          answers: WITH_ALL,
+          answers: answersAll(true),
         }))
           for (const { name, kind } of group.accounts)
             found.set(`${name} ${kind}`, {

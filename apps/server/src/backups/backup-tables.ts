@@ -55,7 +55,7 @@ const KEPT_OF_CLIENT = `
 const belongs = ({ name, by }: BackupTable, scope: BackupScope): string => {
   if (by === 'practice') return name === 'practice' ? 'id = $1' : 'practice_id = $1';
   if (by === 'allClients')
-    return scope.type === 'practice' ? 'practice_id = $1' : 'practice_id = $1 AND $2::uuid IS NULL';
+    return scope.type === 'practice' ? 'practice_id = $1' : 'practice_id = $1 AND false';
   if (by === 'kept') {
     const column = name === 'kept_chart' ? 'id' : 'kept_chart_id';
     return scope.type === 'practice'

@@ -1,14 +1,7 @@
-import type { Country, Term } from './country';
-import {
-  companyOf,
-  KEPT_AND_PAID,
-  NON_PROFIT,
-  OWN_TAX,
-  PARTNERSHIP,
-  PLAIN_SHARES,
-  SOLE_OWNER,
-} from './equity';
+import type { Country } from './country';
+import { companyOf, EVERYWHERE, KEPT_AND_PAID, OWN_TAX, PLAIN_SHARES } from './equity';
 import type { StartingAccount, StartingModule } from './starting-account';
+import { ANTIPODES_NON_PROFIT_TERMS, ANTIPODES_TERMS } from './the-antipodes';
 
 const DIRECTORS: readonly StartingAccount[] = [
   { slot: 'accrued', name: 'Loans from directors', kind: 'dueToOwner', guidance: 'Lent by a director or shareholder, or paid by one for the company.' },
@@ -23,27 +16,6 @@ const LOCAL: StartingModule = {
     { slot: 'people', name: 'Workers’ compensation', kind: 'operatingExpense', use: 'insurance', asked: 'wages', guidance: 'Premiums for accidents at work, by payroll and sort of work.' },
     { slot: 'premises', name: 'Rates', kind: 'operatingExpense', use: 'propertyTaxes', guidance: 'Council and water rates of the premises, where the lease passes them on.' },
   ],
-}; // prettier-ignore
-
-/** What accounts are called in Australia and New Zealand alike. Common practice, no source. */
-export const ANTIPODES_TERMS: Readonly<Partial<Record<string, Term>>> = {
-  Inventory: { name: 'Stock' },
-  Receivables: { name: 'Debtors' },
-  Payables: { name: 'Creditors' },
-  'Trade receivables': { name: 'Trade debtors' },
-  'Allowance for doubtful receivables': { name: 'Provision for doubtful debts' },
-  'Trade payables': { name: 'Trade creditors' },
-  'Prepaid insurance': { name: 'Insurance prepaid' },
-  'Other prepaid expenses': { name: 'Other prepayments' },
-  Vehicles: { name: 'Motor vehicles' },
-  'Contract labour': { name: 'Contractors' },
-  'Retained earnings': { name: 'Retained profits' },
-  'Property taxes': { name: 'Rates on let property' },
-  'Client funds held in trust': { name: 'Trust money held', guidance: 'Owed to clients, and equal to the trust account.' },
-  'Costs advanced for clients': { name: 'Disbursements for clients' },
-  'Research and bar dues': { name: 'Research and practising certificates' },
-  'Malpractice insurance': { name: 'Professional indemnity insurance' },
-  'Professional liability insurance': { name: 'Professional indemnity insurance' },
 }; // prettier-ignore
 
 const COMPANY = companyOf('Company', PLAIN_SHARES, KEPT_AND_PAID, DIRECTORS, OWN_TAX);
@@ -63,19 +35,15 @@ export const AUSTRALIA: Country = {
     'Income tax prepaid': { name: 'PAYG instalments', guidance: 'Paid ahead on this year’s profit, until they are set off.' },
   },
   nonProfitTerms: {
-    Sales: { name: 'Income', guidance: 'What the organisation lives on.' },
-    'Cost of sales': { name: 'Costs of activities', guidance: 'Spent on the purpose itself.' },
+    ...ANTIPODES_NON_PROFIT_TERMS,
     Equity: { name: 'Members’ funds', guidance: 'What belongs to the organisation.' },
-    'Net assets without donor restrictions': { name: 'General funds' },
     'Net assets with donor restrictions': { name: 'Restricted funds' },
     'Surplus of earlier years': { name: 'Accumulated surplus' },
   },
   modules: [LOCAL],
   legalForms: {
-    soleOwner: SOLE_OWNER,
-    partnership: PARTNERSHIP,
+    ...EVERYWHERE,
     limitedCompany: COMPANY,
-    nonProfit: NON_PROFIT,
   },
   exempt: {
     letting: 'Letting homes is input taxed: GST on purchases does not come back and is part of their cost.',

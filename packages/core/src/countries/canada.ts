@@ -1,13 +1,5 @@
 import type { Country } from './country';
-import {
-  companyOf,
-  KEPT_AND_PAID,
-  NON_PROFIT,
-  OWN_TAX,
-  PARTNERSHIP,
-  PLAIN_SHARES,
-  SOLE_OWNER,
-} from './equity';
+import { companyOf, EVERYWHERE, KEPT_AND_PAID, OWN_TAX, PLAIN_SHARES } from './equity';
 import type { StartingAccount, StartingModule } from './starting-account';
 
 const SHAREHOLDERS: readonly StartingAccount[] = [
@@ -57,10 +49,8 @@ export const CANADA: Country = {
   },
   modules: [SALES_TAX, PAYROLL],
   legalForms: {
-    soleOwner: SOLE_OWNER,
-    partnership: PARTNERSHIP,
+    ...EVERYWHERE,
     corporation: COMPANY,
-    nonProfit: NON_PROFIT,
   },
   exempt: {
     health: 'Treatment is exempt from GST/HST: what is paid on purchases does not come back and is part of their cost.',

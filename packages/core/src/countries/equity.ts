@@ -1,7 +1,7 @@
+import type { LegalForm } from './legal-form';
 import type { StartingAccount, StartingModule } from './starting-account';
 
-/** A sole owner, wherever. */
-export const SOLE_OWNER: StartingModule = {
+const SOLE_OWNER: StartingModule = {
   name: 'Sole owner',
   accounts: [
     { slot: 'equity', name: 'Owner’s capital', kind: 'ownersCapital', guidance: 'Put in by the owner.' },
@@ -10,8 +10,7 @@ export const SOLE_OWNER: StartingModule = {
   ],
 }; // prettier-ignore
 
-/** A partnership, wherever. */
-export const PARTNERSHIP: StartingModule = {
+const PARTNERSHIP: StartingModule = {
   name: 'Partnership',
   accounts: [
     { slot: 'equity', name: 'First partner’s capital', kind: 'ownersCapital', guidance: 'Put in by the first partner, and that partner’s share of results.' },
@@ -22,8 +21,7 @@ export const PARTNERSHIP: StartingModule = {
   ],
 }; // prettier-ignore
 
-/** A club, society or charity, wherever. */
-export const NON_PROFIT: StartingModule = {
+const NON_PROFIT: StartingModule = {
   name: 'Non-profit',
   accounts: [
     { slot: 'equity', name: 'Net assets without donor restrictions', kind: 'netAssetsWithoutRestrictions', guidance: 'What the board may use as it sees fit, set aside from earlier results.' },
@@ -31,6 +29,13 @@ export const NON_PROFIT: StartingModule = {
     { slot: 'sales', name: 'Donations', kind: 'grantsAndDonations', guidance: 'Given without anything in return.' },
   ],
 }; // prettier-ignore
+
+/** The legal forms that there are everywhere. */
+export const EVERYWHERE = {
+  soleOwner: SOLE_OWNER,
+  partnership: PARTNERSHIP,
+  nonProfit: NON_PROFIT,
+} as const satisfies Partial<Record<LegalForm, StartingModule>>;
 
 /** Results that a company keeps, and what it pays of them to its shareholders. */
 export const KEPT_AND_PAID: readonly StartingAccount[] = [

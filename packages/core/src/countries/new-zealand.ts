@@ -1,15 +1,7 @@
-import { ANTIPODES_TERMS } from './australia';
 import type { Country } from './country';
-import {
-  companyOf,
-  KEPT_AND_PAID,
-  NON_PROFIT,
-  OWN_TAX,
-  PARTNERSHIP,
-  PLAIN_SHARES,
-  SOLE_OWNER,
-} from './equity';
+import { companyOf, EVERYWHERE, KEPT_AND_PAID, OWN_TAX, PLAIN_SHARES } from './equity';
 import type { StartingAccount, StartingModule } from './starting-account';
+import { ANTIPODES_NON_PROFIT_TERMS, ANTIPODES_TERMS } from './the-antipodes';
 
 const SHAREHOLDERS: readonly StartingAccount[] = [
   { slot: 'accrued', name: 'Shareholder’s current account', kind: 'dueToOwner', guidance: 'Owed to a shareholder: salary left in, private money spent for the company, less what was taken.' },
@@ -39,19 +31,15 @@ export const NEW_ZEALAND: Country = {
     'Income tax prepaid': { name: 'Provisional tax', guidance: 'Paid ahead on this year’s profit, until it is set off.' },
   },
   nonProfitTerms: {
-    Sales: { name: 'Income', guidance: 'What the organisation lives on.' },
-    'Cost of sales': { name: 'Costs of activities', guidance: 'Spent on the purpose itself.' },
+    ...ANTIPODES_NON_PROFIT_TERMS,
     Equity: { name: 'Accumulated funds', guidance: 'What belongs to the organisation.' },
-    'Net assets without donor restrictions': { name: 'General funds' },
     'Net assets with donor restrictions': { name: 'Restricted reserves' },
     'Surplus of earlier years': { name: 'Accumulated surpluses' },
   },
   modules: [LOCAL],
   legalForms: {
-    soleOwner: SOLE_OWNER,
-    partnership: PARTNERSHIP,
+    ...EVERYWHERE,
     limitedCompany: COMPANY,
-    nonProfit: NON_PROFIT,
   },
   exempt: {
     letting: 'Letting homes is exempt from GST: what is paid on purchases does not come back and is part of their cost.',

@@ -1,20 +1,6 @@
 import type { Country } from './country';
-import {
-  companyOf,
-  KEPT_AND_PAID,
-  NOMINAL_SHARES,
-  NON_PROFIT,
-  OWN_TAX,
-  PARTNERSHIP,
-  SOLE_OWNER,
-} from './equity';
-import type { StartingAccount, StartingModule } from './starting-account';
-import { ISLES_NON_PROFIT_TERMS, ISLES_TERMS } from './words-of-the-isles';
-
-const DIRECTORS: readonly StartingAccount[] = [
-  { slot: 'accrued', name: 'Director’s loan account', kind: 'dueToOwner', guidance: 'Owed to a director: private money spent for the company, less what was taken back.' },
-  { slot: 'people', name: 'Directors’ pay', kind: 'operatingExpense', use: 'wages', asked: 'wages', guidance: 'Salaries of directors, shown by themselves in the accounts. Dividends are none.' },
-]; // prettier-ignore
+import type { StartingModule } from './starting-account';
+import { ISLES_EXEMPT, ISLES_NON_PROFIT_TERMS, ISLES_TERMS, islesForms } from './the-isles';
 
 const VAT: StartingModule = {
   name: 'VAT',
@@ -50,18 +36,8 @@ export const UNITED_KINGDOM: Country = {
   },
   nonProfitTerms: ISLES_NON_PROFIT_TERMS,
   modules: [VAT, PAYROLL, PREMISES],
-  legalForms: {
-    soleOwner: SOLE_OWNER,
-    partnership: PARTNERSHIP,
-    limitedCompany: companyOf('Limited company', NOMINAL_SHARES, KEPT_AND_PAID, DIRECTORS, OWN_TAX),
-    corporation: companyOf('Public company', NOMINAL_SHARES, KEPT_AND_PAID, DIRECTORS, OWN_TAX),
-    nonProfit: NON_PROFIT,
-  },
-  exempt: {
-    health: 'Treatment is exempt from VAT: VAT on purchases does not come back and is part of their cost.',
-    education: 'Teaching and child care are exempt from VAT: VAT on purchases does not come back and is part of their cost.',
-    letting: 'Letting homes is exempt from VAT: VAT on purchases does not come back and is part of their cost.',
-  },
+  legalForms: islesForms('Directors’ pay'),
+  exempt: ISLES_EXEMPT,
   returns: {
     soleOwner: 'sa103f',
     partnership: 'sa800',

@@ -1,13 +1,5 @@
 import type { Country } from './country';
-import {
-  companyOf,
-  KEPT_AND_PAID,
-  NOMINAL_SHARES,
-  NON_PROFIT,
-  OWN_TAX,
-  PARTNERSHIP,
-  SOLE_OWNER,
-} from './equity';
+import { companyOf, EVERYWHERE, KEPT_AND_PAID, NOMINAL_SHARES, OWN_TAX } from './equity';
 import type { StartingAccount, StartingModule } from './starting-account';
 
 const OFFICERS: readonly StartingAccount[] = [
@@ -78,13 +70,11 @@ export const UNITED_STATES: Country = {
   },
   modules: [PAYROLL],
   legalForms: {
-    soleOwner: SOLE_OWNER,
-    partnership: PARTNERSHIP,
+    ...EVERYWHERE,
     oneMemberCompany: ONE_MEMBER,
     limitedCompany: MEMBERS,
     corporation: companyOf('Corporation', NOMINAL_SHARES, KEPT_AND_PAID, OFFICERS, OWN_TAX),
     sCorporation: S_CORPORATION,
-    nonProfit: NON_PROFIT,
   },
   exempt: {},
   returns: {

@@ -31,5 +31,7 @@ export const returnFile = (
   form: sheet.form,
   formYear: RETURN_FORMS[sheet.form]?.year ?? null,
   ...about,
-  amounts: sheet.amounts.map(({ line, copy, amount }) => ({ line: line.line, copy, amount })),
+  amounts: sheet.amounts
+    .filter(({ line }) => line.elsewhere !== true)
+    .map(({ line, copy, amount }) => ({ line: line.line, copy, amount })),
 });

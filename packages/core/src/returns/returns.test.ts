@@ -243,6 +243,21 @@ describe('the return of a year', () => {
     });
   });
 
+  it('keeps to itself what is no line of the form, and tells it', () => {
+    const chart = aChart('4010 Rents\n8010 House sold [gains]');
+    const ledger = new Map([
+      ['4010', of(-5_00)],
+      ['8010', of(-4_00)],
+    ]);
+    const filer: Filer = { legalForm: 'soleOwner', country: 'GB', industry: 'landlord' };
+    const sheet = returnSheet(chart, rollUpOver(ledger), filer);
+    expect(sheet.amounts.map(({ line }) => line.words)).toContainEqual(
+      expect.stringContaining('Not on the return'),
+    );
+    const about = { filer: 'Lets', currency: 'GBP', first: '2026-01', last: '2026-12' };
+    expect(returnFile(sheet, about).amounts.map(({ line }) => line)).toEqual(['20']);
+  });
+
   it('leaves for tax software as amounts by form, line and copy, with the year of the print', () => {
     const about = { filer: 'Cider works', currency: 'USD', first: '2026-01', last: '2026-12' };
     const file = returnFile(sheetOf(CHART), about);

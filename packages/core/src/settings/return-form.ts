@@ -27,6 +27,8 @@ export interface ReturnLine {
   readonly computed?: ComputedLine;
   /** Counted in the sum that the form wants elsewhere. */
   readonly part?: 'costOfSales';
+  /** That it is no line of this form: what lands here is told, and not sent. */
+  readonly elsewhere?: true;
   /** What is read of accounts of the balance sheet where it is not their balance at the end of the year. */
   readonly measure?: 'yearChange';
 }

@@ -27,17 +27,11 @@ import {
   paperOf,
   type CountryCode,
 } from '../countries/countries';
-import { TOPICS } from '../countries/starting-account';
 import { findTrades, tradeOfNaics } from './find-trade';
+import { answersAll } from '../testing/answers';
 import { INDUSTRY_CODES, type IndustryCode } from './industries';
 import { usualAnswers, type StartingAnswers } from './questions';
 import { LEGAL_FORMS, type LegalForm } from '../countries/legal-form';
-
-const all = (yes: boolean): StartingAnswers => ({
-  has: Object.fromEntries(TOPICS.map((topic) => [topic, yes])) as StartingAnswers['has'],
-  payouts: yes ? 'monthly' : 'none',
-  channels: { names: [], apart: 'accounts' },
-});
 
 const choicesFor = (
   industry: IndustryCode,
@@ -46,8 +40,8 @@ const choicesFor = (
     legalFormsIn(country).flatMap((legalForm) =>
       Object.entries({
         usual: usualAnswers(industry, country),
-        yes: all(true),
-        no: all(false),
+        yes: answersAll(true),
+        no: answersAll(false),
       }).map(
         ([said, answers]) =>
           [
@@ -260,9 +254,9 @@ describe('a legal form', () => {
 describe('a country', () => {
   const texts = (country: CountryCode) =>
     INDUSTRY_CODES.flatMap((industry) =>
-      recordsOf(made({ industry, legalForm: 'corporation', country, answers: all(true) })).flatMap(
-        ({ name, guidance }) => [name, guidance],
-      ),
+      recordsOf(
+        made({ industry, legalForm: 'corporation', country, answers: answersAll(true) }),
+      ).flatMap(({ name, guidance }) => [name, guidance]),
     ).join(' ');
 
   // Sources: VAT (HMRC) and GST/HST (CRA), as those offices call them.

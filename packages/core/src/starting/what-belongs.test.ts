@@ -1,15 +1,8 @@
 import { COUNTRIES, legalFormsIn } from '../countries/countries';
 import type { LegalForm } from '../countries/legal-form';
-import { TOPICS } from '../countries/starting-account';
 import { composeStartingChart, type StartingChoice } from './compose';
+import { answersAll } from '../testing/answers';
 import { INDUSTRY_CODES, type IndustryCode } from './industries';
-import type { StartingAnswers } from './questions';
-
-const all = (yes: boolean): StartingAnswers => ({
-  has: Object.fromEntries(TOPICS.map((topic) => [topic, yes])) as StartingAnswers['has'],
-  payouts: yes ? 'monthly' : 'none',
-  channels: { names: [], apart: 'accounts' },
-});
 
 describe('what belongs in every chart of its sort', () => {
   const linesOf = (choice: StartingChoice) =>
@@ -36,7 +29,7 @@ describe('what belongs in every chart of its sort', () => {
     const twice = COUNTRIES.flatMap((country) =>
       INDUSTRY_CODES.flatMap((industry) =>
         legalFormsIn(country).flatMap((legalForm) =>
-          linesOf({ industry, legalForm, country, answers: all(true) }).flatMap((line) => {
+          linesOf({ industry, legalForm, country, answers: answersAll(true) }).flatMap((line) => {
             const key = `${country} ${legalForm === 'nonProfit'} ${line.guidance}`;
             const other = said.get(key) ?? line.name;
             said.set(key, line.name);
@@ -80,7 +73,7 @@ describe('a trade that is exempt from sales tax', () => {
     const usual = composeStartingChart({ industry, legalForm: 'soleOwner', country });
     const asked = composeStartingChart({
       ...{ industry, legalForm: 'soleOwner', country },
-      answers: all(true),
+      answers: answersAll(true),
     });
     const kindsOf = (groups: typeof usual, kind: string) =>
       groups.flatMap(({ accounts }) => accounts.filter((one) => one.kind === kind));
@@ -94,7 +87,7 @@ describe('a trade that is exempt from sales tax', () => {
 
 describe('the words of the United Kingdom', () => {
   const namesOf = (industry: IndustryCode, legalForm: LegalForm) =>
-    composeStartingChart({ industry, legalForm, country: 'GB', answers: all(true) }).flatMap(
+    composeStartingChart({ industry, legalForm, country: 'GB', answers: answersAll(true) }).flatMap(
       ({ name, accounts }) => [name, ...accounts.map((one) => one.name)],
     );
 
@@ -106,7 +99,7 @@ describe('the words of the United Kingdom', () => {
         ),
       ),
     );
-    expect([...new Set(foreign)]).toEqual(['Retentions receivable', 'Pledges receivable']);
+    expect([...new Set(foreign)]).toEqual([]);
   });
 
   it('give rates to every premises', () => {

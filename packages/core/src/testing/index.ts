@@ -3,3 +3,4 @@ export * from './published-names';
 export * from './named-source';
 export * from './a-list';
 export * from './random';
+export * from './answers';

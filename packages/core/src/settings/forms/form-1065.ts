@@ -1,4 +1,5 @@
 import type { ReturnForm } from '../return-form';
+import { FORM_1125A } from './form-1125a';
 
 /** The return of a partnership, with its balance sheet (Schedule L). */
 export const FORM_1065: ReturnForm = {
@@ -9,11 +10,7 @@ export const FORM_1065: ReturnForm = {
     { line: '1a', words: 'Gross receipts or sales', kinds: ['saleOfGoods', 'services'] },
     { line: '1b', words: 'Returns and allowances', kinds: ['returnsAndDiscounts'] },
     { line: '2', words: 'Cost of goods sold', computed: 'costOfSales' },
-    { line: 'A 1', words: 'Inventory at beginning of year (Form 1125-A)', computed: 'stockAtStart' },
-    { line: 'A 2', words: 'Purchases (Form 1125-A)', kinds: ['costOfSales'], uses: ['materials'], computed: 'purchases' },
-    { line: 'A 3', words: 'Cost of labor (Form 1125-A)', uses: ['directWages'], part: 'costOfSales' },
-    { line: 'A 5', words: 'Other costs (Form 1125-A)', uses: ['directContractors', 'otherDirect', 'delivery'], part: 'costOfSales' },
-    { line: 'A 7', words: 'Inventory at end of year (Form 1125-A)', computed: 'stockAtEnd' },
+    ...FORM_1125A,
     { line: '6', words: 'Net gain from Form 4797', kinds: ['gains'], uses: ['equipmentSold'] },
     { line: '7', words: 'Other income', kinds: ['otherOperatingRevenue', 'grantsAndDonations'] },
     { line: '9', words: 'Salaries and wages', uses: ['wages'] },

@@ -1,4 +1,5 @@
 import type { ReturnForm } from '../return-form';
+import { canadianCost } from './canadian-cost';
 
 /** The financial statements of a Canadian corporation's return, by the codes of the tax office. */
 export const GIFI: ReturnForm = {
@@ -11,13 +12,13 @@ export const GIFI: ReturnForm = {
     { line: '8210', words: 'Realized gains and losses on disposal of assets', kinds: ['gains'], uses: ['equipmentSold'] },
     { line: '8230', words: 'Other revenue', kinds: ['otherOperatingRevenue'] },
     { line: '8242', words: 'Subsidies and grants', kinds: ['grantsAndDonations'] },
-    { line: '8300', words: 'Opening inventory', computed: 'stockAtStart' },
-    { line: '8320', words: 'Purchases and cost of materials', kinds: ['costOfSales'], uses: ['materials'], computed: 'purchases' },
-    { line: '8340', words: 'Direct wages', uses: ['directWages'], part: 'costOfSales' },
-    { line: '8360', words: 'Trades and sub-contracts', uses: ['directContractors'], part: 'costOfSales' },
-    { line: '8450', words: 'Other direct costs', uses: ['otherDirect'], part: 'costOfSales' },
-    { line: '8500', words: 'Closing inventory', computed: 'stockAtEnd' },
-    { line: '8518', words: 'Cost of sales', computed: 'costOfSales' },
+    ...canadianCost({
+      '8320': 'Purchases and cost of materials',
+      '8340': 'Direct wages',
+      '8360': 'Trades and sub-contracts',
+      '8450': 'Other direct costs',
+      '8518': 'Cost of sales',
+    }),
     { line: '8520', words: 'Advertising and promotion', uses: ['advertising'] },
     { line: '8523', words: 'Meals and entertainment', uses: ['meals'] },
     { line: '8570', words: 'Amortization of intangible assets', uses: ['softwareWear'] },

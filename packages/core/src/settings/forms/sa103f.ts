@@ -1,4 +1,5 @@
 import type { ReturnForm } from '../return-form';
+import { capitalAccount } from './capital-account';
 
 /** The UK return of a sole owner's trade, with its balance sheet. */
 export const SA103F: ReturnForm = {
@@ -32,10 +33,6 @@ export const SA103F: ReturnForm = {
     { line: '91', words: 'Trade creditors', kinds: ['tradePayable'] },
     { line: '92', words: 'Loans and overdrawn bank balances', kinds: ['cardPayable', 'shortTermBorrowing', 'longTermBorrowing'] },
     { line: '93', words: 'Other liabilities and accruals', kinds: ['payrollPayable', 'salesTaxPayable', 'incomeTaxPayable', 'accruedExpense', 'deferredRevenue', 'dueToOwner', 'otherCurrentLiability', 'deferredTax', 'otherNonCurrentLiability', 'provision', 'leaseLiability'] },
-    { line: '95', words: 'Balance at start of period', computed: 'capitalAtStart' },
-    { line: '96', words: 'Net profit or loss', computed: 'resultOfYear' },
-    { line: '97', words: 'Capital introduced', kinds: ['ownersCapital', 'shareCapital', 'additionalPaidInCapital', 'treasuryShares', 'retainedEarnings', 'openingBalanceEquity', 'netAssetsWithoutRestrictions', 'netAssetsWithRestrictions'], measure: 'yearChange' },
-    { line: '98', words: 'Drawings', kinds: ['drawings'], measure: 'yearChange' },
-    { line: '99', words: 'Balance at end of period', computed: 'capitalAtEnd' },
+    ...capitalAccount({ start: '95', result: '96', putIn: '97', takenOut: '98', end: '99' }),
   ],
 }; // prettier-ignore

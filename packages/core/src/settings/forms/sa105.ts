@@ -14,6 +14,6 @@ export const SA105: ReturnForm = {
     { line: '28', words: 'Costs of services provided, including wages', kinds: ['costOfSales'], uses: ['wages', 'directWages', 'payrollTaxes', 'benefits', 'pension', 'contractors', 'utilities'] },
     { line: '29', words: 'Other allowable property expenses', kinds: ['operatingExpense', 'otherExpense'], uses: ['advertising', 'office', 'supplies', 'telephone', 'travel', 'vehicles', 'bank', 'commissions', 'badDebts', 'licences'] },
     { line: '44', words: 'Residential property finance costs', kinds: ['financeCost'], uses: ['mortgageInterest'] },
-    { line: '–', words: 'Not on the return: depreciation, and gains or losses on what is sold', kinds: ['depreciation', 'gains'], uses: ['equipmentSold', 'meals'] },
+    { line: '–', words: 'Not on the return: depreciation, and gains or losses on what is sold', kinds: ['depreciation', 'gains'], uses: ['equipmentSold', 'meals'], elsewhere: true },
   ],
 }; // prettier-ignore

@@ -1,4 +1,5 @@
 import type { ReturnForm } from '../return-form';
+import { capitalAccount } from './capital-account';
 
 /** The UK return of a partnership's trade, with its balance sheet. */
 export const SA800: ReturnForm = {
@@ -33,10 +34,6 @@ export const SA800: ReturnForm = {
     { line: '3.106', words: 'Trade creditors and accruals', kinds: ['tradePayable', 'accruedExpense'] },
     { line: '3.107', words: 'Loans and overdrawn bank accounts', kinds: ['cardPayable', 'shortTermBorrowing', 'longTermBorrowing'] },
     { line: '3.108', words: 'Other liabilities', kinds: ['payrollPayable', 'salesTaxPayable', 'incomeTaxPayable', 'deferredRevenue', 'dueToOwner', 'otherCurrentLiability', 'deferredTax', 'otherNonCurrentLiability', 'provision', 'leaseLiability'] },
-    { line: '3.111', words: 'Balance at start of period', computed: 'capitalAtStart' },
-    { line: '3.112', words: 'Net profit or loss', computed: 'resultOfYear' },
-    { line: '3.113', words: 'Capital introduced', kinds: ['ownersCapital', 'shareCapital', 'additionalPaidInCapital', 'treasuryShares', 'retainedEarnings', 'openingBalanceEquity', 'netAssetsWithoutRestrictions', 'netAssetsWithRestrictions'], measure: 'yearChange' },
-    { line: '3.114', words: 'Drawings', kinds: ['drawings'], measure: 'yearChange' },
-    { line: '3.115', words: 'Balance at end of period', computed: 'capitalAtEnd' },
+    ...capitalAccount({ start: '3.111', result: '3.112', putIn: '3.113', takenOut: '3.114', end: '3.115' }),
   ],
 }; // prettier-ignore

@@ -39,6 +39,6 @@ export const SCHEDULE_C: ReturnForm = {
     { line: '38', words: 'Materials and supplies', uses: ['materials'], part: 'costOfSales' },
     { line: '39', words: 'Other costs', uses: ['otherDirect', 'delivery'], part: 'costOfSales' },
     { line: '41', words: 'Inventory at end of year', computed: 'stockAtEnd' },
-    { line: '4797', words: 'Gain or loss on equipment sold, which goes to Form 4797', uses: ['equipmentSold'] },
+    { line: '4797', words: 'Gain or loss on equipment sold, which goes to Form 4797', uses: ['equipmentSold'], elsewhere: true },
   ],
 }; // prettier-ignore

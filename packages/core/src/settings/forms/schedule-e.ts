@@ -22,6 +22,6 @@ export const SCHEDULE_E: ReturnForm = {
     { line: '17', words: 'Utilities', uses: ['utilities', 'telephone'] },
     { line: '18', words: 'Depreciation', kinds: ['depreciation'] },
     { line: '19', words: 'Other', kinds: ['costOfSales', 'operatingExpense', 'otherExpense'], uses: ['wages', 'benefits', 'pension', 'badDebts', 'rent', 'landRent', 'contractors', 'directContractors', 'bank'] },
-    { line: '4797', words: 'Gain or loss on property sold, which goes to Form 4797', kinds: ['gains'], uses: ['equipmentSold'] },
+    { line: '4797', words: 'Gain or loss on property sold, which goes to Form 4797', kinds: ['gains'], uses: ['equipmentSold'], elsewhere: true },
   ],
 }; // prettier-ignore

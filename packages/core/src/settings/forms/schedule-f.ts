@@ -34,6 +34,6 @@ export const SCHEDULE_F: ReturnForm = {
     { line: '30', words: 'Utilities', uses: ['utilities', 'telephone'] },
     { line: '31', words: 'Veterinary, breeding and medicine', uses: ['breeding'] },
     { line: '32', words: 'Other expenses', kinds: ['costOfSales', 'operatingExpense', 'otherExpense'], uses: ['advertising', 'professional', 'office', 'travel', 'meals', 'bank', 'badDebts', 'otherDirect'] },
-    { line: '4797', words: 'Gain or loss on equipment and breeding stock sold, which goes to Form 4797', kinds: ['gains'], uses: ['equipmentSold'] },
+    { line: '4797', words: 'Gain or loss on equipment and breeding stock sold, which goes to Form 4797', kinds: ['gains'], uses: ['equipmentSold'], elsewhere: true },
   ],
 }; // prettier-ignore

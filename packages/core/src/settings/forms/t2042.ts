@@ -29,6 +29,6 @@ export const T2042: ReturnForm = {
     { line: '9820', words: 'Small tools', uses: ['supplies'] },
     { line: '9896', words: 'Other expenses', kinds: ['costOfSales', 'operatingExpense', 'otherExpense'], uses: ['advertising', 'travel', 'meals', 'badDebts', 'licences', 'delivery', 'otherDirect', 'materials', 'commissions'] },
     { line: '9936', words: 'Capital cost allowance', kinds: ['depreciation'] },
-    { line: '–', words: 'Not on the return: gains or losses on what is sold', kinds: ['gains'], uses: ['equipmentSold'] },
+    { line: '–', words: 'Not on the return: gains or losses on what is sold', kinds: ['gains'], uses: ['equipmentSold'], elsewhere: true },
   ],
 }; // prettier-ignore

@@ -1,4 +1,5 @@
 import type { ReturnForm } from '../return-form';
+import { canadianCost } from './canadian-cost';
 
 /** The Canadian return of a sole owner's business. It has no balance sheet. */
 export const T2125: ReturnForm = {
@@ -8,13 +9,13 @@ export const T2125: ReturnForm = {
   lines: [
     { line: '8000', words: 'Adjusted gross sales', kinds: ['saleOfGoods', 'services', 'returnsAndDiscounts'] },
     { line: '8230', words: 'Other income', kinds: ['otherOperatingRevenue', 'grantsAndDonations', 'gains', 'investmentIncome'] },
-    { line: '8300', words: 'Opening inventory', computed: 'stockAtStart' },
-    { line: '8320', words: 'Purchases during the year', kinds: ['costOfSales'], uses: ['materials'], computed: 'purchases' },
-    { line: '8340', words: 'Direct wage costs', uses: ['directWages'], part: 'costOfSales' },
-    { line: '8360', words: 'Subcontracts', uses: ['directContractors'], part: 'costOfSales' },
-    { line: '8450', words: 'Other costs of goods sold', uses: ['otherDirect'], part: 'costOfSales' },
-    { line: '8500', words: 'Closing inventory', computed: 'stockAtEnd' },
-    { line: '8518', words: 'Cost of goods sold', computed: 'costOfSales' },
+    ...canadianCost({
+      '8320': 'Purchases during the year',
+      '8340': 'Direct wage costs',
+      '8360': 'Subcontracts',
+      '8450': 'Other costs of goods sold',
+      '8518': 'Cost of goods sold',
+    }),
     { line: '8521', words: 'Advertising', uses: ['advertising'] },
     { line: '8523', words: 'Meals and entertainment', uses: ['meals'] },
     { line: '8590', words: 'Bad debts', uses: ['badDebts'] },

@@ -22,6 +22,6 @@ export const T776: ReturnForm = {
     { line: '9281', words: 'Motor vehicle expenses', uses: ['vehicles'] },
     { line: '9270', words: 'Other expenses', kinds: ['costOfSales', 'operatingExpense', 'otherExpense'], uses: ['meals', 'badDebts', 'rent', 'contractors', 'directContractors', 'licences'] },
     { line: '9936', words: 'Capital cost allowance', kinds: ['depreciation'] },
-    { line: '–', words: 'Not on the return: gains or losses on what is sold', kinds: ['gains'], uses: ['equipmentSold'] },
+    { line: '–', words: 'Not on the return: gains or losses on what is sold', kinds: ['gains'], uses: ['equipmentSold'], elsewhere: true },
   ],
 }; // prettier-ignore

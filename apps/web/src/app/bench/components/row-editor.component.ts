@@ -25,6 +25,7 @@ import {
   type Chart,
   type KindCode,
 } from '@iunctus/core';
+import { altChoice } from '../../shared/components/alt-choice';
 import { withInferredKind, type Draft } from '../model/draft';
 import { KindJudge } from '../model/kind-judge';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
@@ -159,9 +160,7 @@ export class RowEditorComponent {
 
   protected onKey(event: KeyboardEvent): void {
     event.stopPropagation();
-    const other = event.altKey
-      ? this.draft().others[Number(event.code.replace('Digit', '')) - 1]
-      : undefined;
+    const other = this.draft().others[altChoice(event) ?? -1];
     if (other !== undefined) {
       event.preventDefault();
       this.chooseKind(other);

@@ -62,7 +62,7 @@ describe('a new account’s kind', () => {
       kind: 'operatingExpense',
       others: ['otherExpense', 'financeCost'],
     });
-    expect(offered(0.95).others).toEqual([]);
+    expect(offered(0.98).others).toEqual([]);
   });
 
   it('stays that of its neighbours where the name says little, or the same', () => {

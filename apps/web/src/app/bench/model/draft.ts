@@ -2,6 +2,7 @@ import {
   accountOf,
   cleanName,
   cleanNumber,
+  DOUBTFUL,
   KINDS,
   makeRoom,
   numbersOf,
@@ -71,9 +72,6 @@ export const newDraft = (plan: AddPlan, id: AccountId): Draft => ({
 /** How sure a guess must be to take the place of the neighbours' kind. */
 const SURE = 0.5;
 
-/** Up to this share the others are offered too. */
-const DOUBTED = 0.9;
-
 /** A new account's kind as it is judged; the neighbours' where little speaks for another. In doubt the others stay offered. */
 export const withInferredKind = (
   draft: Draft,
@@ -84,7 +82,7 @@ export const withInferredKind = (
   const [guess] = guesses;
   const clear = guess !== undefined && guess.confidence >= SURE && guess.kind !== usual;
   const kind = clear ? guess.kind : usual;
-  const doubted = guess !== undefined && guess.confidence < DOUBTED;
+  const doubted = guess !== undefined && guess.confidence < DOUBTFUL;
   const others = doubted ? guesses.map((one) => one.kind).filter((one) => one !== kind) : [];
   return { ...draft, kind, inferred: clear ? guess.reason : null, others };
 };

@@ -8,7 +8,12 @@ export class KindJudge {
   private judge: typeof judgeAccount | null = null;
 
   async fetch(): Promise<void> {
-    this.judge ??= (await import('@iunctus/core/learned')).judgeAccount;
+    if (this.judge !== null) return;
+    try {
+      this.judge = (await import('@iunctus/core/learned')).judgeAccount;
+    } catch {
+      // The server is away, which the page says. The words of names serve meanwhile; the next account tries again.
+    }
   }
 
   /** The kinds that a new account may be, the likeliest first. */

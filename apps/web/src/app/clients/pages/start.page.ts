@@ -66,6 +66,21 @@ import { ChosenPreviewComponent } from '../components/chosen-preview.component';
 import type { ChosenStart } from '../model/chosen-start';
 import { StartingPreviewComponent } from '../components/starting-preview.component';
 
+/** What the usual answers depend on. */
+type StartingPlace = Required<Pick<StartingChoice, 'industry' | 'country'>>;
+
+/** The usual answers; those that were given stay where only the country is another, but for its taxes. */
+const answersIn = (
+  { industry, country }: StartingPlace,
+  former?: StartingPlace,
+  given?: StartingAnswers,
+): StartingAnswers => {
+  const usual = usualAnswers(industry, country);
+  if (given === undefined || former?.industry !== industry) return usual;
+  const { salesTax, provincialTax } = usual.has;
+  return { ...given, has: { ...given.has, salesTax, provincialTax } };
+};
+
 /** Choosing a starting chart: trade, legal form, country and answers, and the accounts that they give. */
 @Component({
   selector: 'iu-start-page',
@@ -138,10 +153,11 @@ export class StartPage {
     const form = this.chosenForm() ?? this.client()?.legalForm ?? LEGAL_FORMS[0];
     return legalFormFor(form, this.country());
   });
-  /** Another trade or country asks anew. */
-  protected readonly answers = linkedSignal<StartingAnswers>(() =>
-    usualAnswers(this.industry(), this.country()),
-  );
+  /** Another trade asks anew; another country only what it taxes otherwise. */
+  protected readonly answers = linkedSignal<StartingPlace, StartingAnswers>({
+    source: () => ({ industry: this.industry(), country: this.country() }),
+    computation: (place, former) => answersIn(place, former?.source, former?.value),
+  });
   protected readonly topics = computed(() =>
     TOPICS.filter((topic) => isAskedIn(topic, this.country())),
   );

@@ -47,31 +47,13 @@ const wordsFor = (kinds: ReadonlyMap<KindCode, number>): string => {
     </ul>
   `,
   styles: `
-    :host {
-      display: block;
-      min-height: 0;
-      padding: 14px 18px;
-      overflow: auto;
-    }
-    ul {
-      margin: 14px 0 0;
-      padding: 0;
-      list-style: none;
-    }
-    li {
-      display: grid;
-      grid-template-columns: 320px 320px minmax(0, 1fr);
-      align-items: center;
-      gap: 18px;
-      padding: 8px 0;
-      border-bottom: 1px solid var(--rule-soft);
-    }
     li > span:first-child {
       display: flex;
       justify-content: space-between;
       gap: 12px;
     }
   `,
+  styleUrl: './part-list.css',
 })
 export class TypesListComponent {
   protected readonly draft = inject(ImportDraft);

@@ -4,18 +4,13 @@ import { nameKey, type KindCode } from '@iunctus/core';
 import type { Observable } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
-import { reading } from '../../shared/api/reading';
+import { readingOnce } from '../../shared/api/reading';
 
 /** What the practice was taught of kinds: kept as soon as somebody corrects one, and taken back as easily. */
 @Injectable()
 export class KindLessons {
   private readonly api = inject(ApiService);
-  /** Counts what was taught and taken back, after which the lessons are read anew. */
-  private readonly changed = signal(0);
-  readonly read = reading(
-    () => this.changed(),
-    () => this.api.ask('kindLessons', {}),
-  );
+  readonly read = readingOnce(() => this.api.ask('kindLessons', {}));
   readonly all = computed<KindLessonsAnswer>(() => this.read.value() ?? []);
   readonly taught = computed<ReadonlyMap<string, KindCode>>(
     () => new Map(this.all().map(({ name, kind }) => [nameKey(name), kind])),
@@ -33,7 +28,10 @@ export class KindLessons {
 
   private done(asked: Observable<object>): void {
     asked.subscribe({
-      next: () => this.changed.update((count) => count + 1),
+      next: () => {
+        this.problem.set(null);
+        this.read.again();
+      },
       error: (error: unknown) => this.problem.set(problemOf(error)),
     });
   }

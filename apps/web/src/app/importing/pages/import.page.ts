@@ -114,7 +114,7 @@ export class ImportPage {
   protected readonly engine = inject(ImportEngine);
   protected readonly draft = inject(ImportDraft);
   protected readonly brought = inject(ImportOpening);
-  private readonly lessons = inject(KindLessons);
+  protected readonly lessons = inject(KindLessons);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly load = this.store.selectSignal(workspaceFeature.selectLoad);

@@ -12,7 +12,8 @@ import {
   input,
   viewChild,
 } from '@angular/core';
-import { DOUBTFUL, KINDS, type OutlineLine } from '@iunctus/core';
+import { KINDS, type OutlineLine } from '@iunctus/core';
+import { isGuess } from '../model/is-guess';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import {
@@ -164,9 +165,7 @@ export class UnderstoodListComponent {
     return entry.nearNumber === null ? null : nearNumberWords(entry.nearNumber);
   }
 
-  protected doubtful({ guess }: OutlineLine): boolean {
-    return guess !== null && guess.confidence < DOUBTFUL;
-  }
+  protected readonly doubtful = isGuess;
 
   protected reason({ guess }: OutlineLine): string | null {
     return guess === null ? null : reasonWords(guess.reason);

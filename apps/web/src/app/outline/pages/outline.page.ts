@@ -10,16 +10,18 @@ import {
 } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { DOUBTFUL, KINDS, type AccountId, type KindCode, type Refusal } from '@iunctus/core';
+import { KINDS, type AccountId, type KindCode, type Refusal } from '@iunctus/core';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { altChoice } from '../../shared/components/alt-choice';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { outlineProblemWords } from '../../shared/words/outline-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { UnderstoodListComponent } from '../components/understood-list.component';
 import { KeptOutlines } from '../model/kept-outlines';
+import { isGuess } from '../model/is-guess';
 import { OutlineEngine } from '../model/outline-engine';
 import { counted } from '../../shared/words/counted';
 
@@ -52,15 +54,11 @@ export class OutlinePage {
   /** What the line of the cursor may be, where its kind is in doubt; `null` else. */
   protected readonly choices = computed<readonly KindCode[] | null>(() => {
     const line = this.engine.plan().lines.find(({ entry }) => entry.line === this.cursorLine());
-    const guess = line?.guess ?? null;
-    if (line === undefined || guess === null || guess.confidence >= DOUBTFUL) return null;
-    return line.problem === null ? [guess.kind, ...line.others] : null;
+    if (line?.guess == null || line.problem !== null || !isGuess(line)) return null;
+    return [line.guess.kind, ...line.others];
   });
   protected readonly doubtful = computed(
-    () =>
-      this.engine.plan().lines.filter(({ guess, problem }) => {
-        return problem === null && guess !== null && guess.confidence < DOUBTFUL;
-      }).length,
+    () => this.engine.plan().lines.filter((line) => line.problem === null && isGuess(line)).length,
   );
   protected readonly refusal = signal<Refusal | null>(null);
   protected readonly lineCount = computed(() => this.text().split('\n').length);
@@ -148,9 +146,7 @@ export class OutlinePage {
     if (event.key === 'Escape') field.blur();
     if (event.key === 'Enter' && (event.ctrlKey || event.metaKey))
       this.handle(event, () => this.propose());
-    const chosen = event.altKey
-      ? this.choices()?.[Number(event.code.replace('Digit', '')) - 1]
-      : undefined;
+    const chosen = this.choices()?.[altChoice(event) ?? -1];
     if (chosen !== undefined) this.handle(event, () => this.chooseKind(chosen));
     if (event.ctrlKey || event.altKey || event.metaKey || event.isComposing) return;
     const white = event.key === 'Enter' ? indentBefore(field) : '';

@@ -1,4 +1,6 @@
-import type { Term } from './country';
+import { companyOf, EVERYWHERE, KEPT_AND_PAID, NOMINAL_SHARES, OWN_TAX } from './equity';
+import type { Country, Term } from './country';
+import type { StartingAccount, StartingModule } from './starting-account';
 
 /** What accounts are called in the United Kingdom and Ireland. Common practice, no source. */
 export const ISLES_TERMS: Readonly<Partial<Record<string, Term>>> = {
@@ -20,11 +22,13 @@ export const ISLES_TERMS: Readonly<Partial<Record<string, Term>>> = {
   Vehicles: { name: 'Motor vehicles' },
   'Contract labour': { name: 'Casual labour and subcontractors' },
   'Meals and entertainment': { name: 'Entertaining', guidance: 'Guests and customers. Kept apart, as it is not deducted from the taxed profit; meals on journeys are travel.' },
+  'Retentions receivable': { name: 'Retentions held by customers' },
+  'Retentions payable': { name: 'Retentions held from subcontractors' },
+  'Pledges receivable': { name: 'Pledges due' },
   'Retained earnings': { name: 'Retained profits' },
   'Additional paid-in capital': { name: 'Share premium' },
   'Property taxes': { name: 'Rates on let property' },
   'Tax reserve account': { name: 'Tax savings account' },
-  'Workers’ compensation': { name: 'Employers’ liability insurance' },
   'Cash over and short': { name: 'Till differences' },
   'Trucks and trailers': { name: 'Lorries and trailers' },
   'Truck insurance': { name: 'Lorry insurance' },
@@ -57,4 +61,26 @@ export const ISLES_NON_PROFIT_TERMS: Readonly<Partial<Record<string, Term>>> = {
   'Net assets without donor restrictions': { name: 'Designated funds', guidance: 'Unrestricted funds that the trustees set aside for a purpose of their own.' },
   'Net assets with donor restrictions': { name: 'Restricted funds' },
   'Surplus of earlier years': { name: 'General fund', guidance: 'Unrestricted: what earlier years left over and nobody set aside.' },
+}; // prettier-ignore
+
+/** Companies with their directors: what they are paid is shown by itself in the accounts. */
+export const islesForms = (payOfDirectors: string): Country['legalForms'] => {
+  const directors: readonly StartingAccount[] = [
+    { slot: 'accrued', name: 'Director’s loan account', kind: 'dueToOwner', guidance: 'Owed to a director: private money spent for the company, less what was taken back.' },
+    { slot: 'people', name: payOfDirectors, kind: 'operatingExpense', use: 'wages', asked: 'wages', guidance: 'Salaries of directors, shown by themselves in the accounts. Dividends are none.' },
+  ]; // prettier-ignore
+  const company = (name: string): StartingModule =>
+    companyOf(name, NOMINAL_SHARES, KEPT_AND_PAID, directors, OWN_TAX);
+  return {
+    ...EVERYWHERE,
+    limitedCompany: company('Limited company'),
+    corporation: company('Public company'),
+  };
+};
+
+/** What is exempt from VAT there: VAT on purchases does not come back. */
+export const ISLES_EXEMPT: Country['exempt'] = {
+  health: 'Treatment is exempt from VAT: VAT on purchases does not come back and is part of their cost.',
+  education: 'Teaching and child care are exempt from VAT: VAT on purchases does not come back and is part of their cost.',
+  letting: 'Letting homes is exempt from VAT: VAT on purchases does not come back and is part of their cost.',
 }; // prettier-ignore
