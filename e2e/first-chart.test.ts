@@ -1,4 +1,5 @@
 import type { Browser } from 'puppeteer-core';
+import { openPractice, type AtTheBench } from './support/bench';
 import { Application } from './support/application';
 import { Bookkeeper, MAREN } from './support/bookkeeper';
 import { openBrowser } from './support/browser';
@@ -96,6 +97,53 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.goTo('Rowing courses');
     await maren.cursorShows({ number: '4025' });
     await maren.lineShows('Rowing courses');
+  });
+
+  it('leaves no complaint in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});
+
+describe('the first chart of a client of whom something is known', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    bench = await openPractice();
+    maren = bench.maren;
+  });
+  afterAll(() => bench.leave());
+
+  it('has its trade in sight, in the words and taxes of its country', async () => {
+    await maren.tabTo('Add a client');
+    await maren.press('Enter');
+    await maren.sees('Fiscal year begins in');
+    await maren.type('Mill Lane Lettings');
+    for (const chosen of ['sole', 'landl', 'irel']) {
+      await maren.press('Tab');
+      await maren.type(chosen);
+      await maren.press('Enter');
+    }
+    await maren.tabTo('Add client');
+    await maren.press('Enter');
+    await maren.sees('Start a chart');
+    await maren.tabTo('Start a chart');
+    await maren.press('Enter');
+    await maren.sees('accounts for Landlord');
+    await maren.sees('Letting homes is exempt from VAT');
+    await maren.sees('Trade debtors');
+    const first = await maren.page.$eval('.trades .choice', (card) => card.textContent?.trim());
+    expect(first).toMatch(/^Landlord/);
+  });
+
+  it('keeps what was answered when another country is chosen, and asks what that one asks', async () => {
+    await maren.tabTo('Tips');
+    await maren.press('Space');
+    await maren.sees('Tips payable');
+    await maren.tabTo('Canada');
+    await maren.press('Enter');
+    await maren.sees('Sales in Quebec');
+    await maren.sees('Trade receivables');
+    await maren.sees('Tips payable');
   });
 
   it('leaves no complaint in the console', () => {

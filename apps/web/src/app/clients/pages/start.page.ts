@@ -116,7 +116,12 @@ export class StartPage {
 
   /** Plain words or digits by which the trade is looked for. */
   protected readonly query = signal('');
-  protected readonly trades = computed(() => findTrades(this.query()));
+  /** What is known of the client stands first until something is looked for, so that it is in sight. */
+  protected readonly trades = computed(() => {
+    const [found, own] = [findTrades(this.query()), this.client()?.industry ?? null];
+    if (own === null || this.query().trim() !== '') return found;
+    return [own, ...found.filter((trade) => trade !== own)];
+  });
   private readonly settled = toSignal(toObservable(this.query).pipe(debounceTime(150)), {
     initialValue: '',
   });
