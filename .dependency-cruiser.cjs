@@ -1,7 +1,8 @@
 const only = (name, from, to, comment) => ({ name, severity: 'error', comment, from, to });
 
 const APP = '^apps/web/src/app';
-const PLACES = '(clients|people|look|bench|numbers|outline|importing|proposals|exchange|history)';
+const PLACES =
+  '(clients|people|look|bench|ledger|numbers|outline|importing|proposals|exchange|history)';
 
 /** Folders of the core from the lowest up: each knows those above it in this list, and none in its own line. */
 const CORE_LAYERS = [
@@ -10,7 +11,7 @@ const CORE_LAYERS = [
   ['countries', 'plan'],
   ['settings'],
   ['chart'],
-  ['ledger', 'matching'],
+  ['entries', 'ledger', 'matching'],
   ['operations', 'returns', 'statements'],
   ['numbering'],
   ['planning'],
@@ -24,7 +25,7 @@ const SERVER_LAYERS = [
   ['access'],
   ['charts', 'clients'],
   ['kept-charts', 'kind-lessons', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
-  ['backups', 'balances', 'openings', 'proposals', 'splits'],
+  ['backups', 'balances', 'ledger', 'openings', 'proposals', 'splits'],
   ['adopting', 'reviews'],
   ['benches'],
   ['demo', 'exports'],

@@ -14,6 +14,10 @@ export const PERMISSIONS = {
   review: ['administrator', 'bookkeeper', 'reviewer'],
   /** Propose, hand over and adopt changes of charts, and post what comes along with them. */
   change: ['administrator', 'bookkeeper'],
+  /** Post entries, take them back, and keep those that come again and again. */
+  post: ['administrator', 'bookkeeper'],
+  /** Lock the books through a day, and open them again. */
+  lockBooks: ['administrator', 'bookkeeper'],
   /** Add clients, and say anew what they are. */
   keepClients: ['administrator', 'bookkeeper'],
   /** Keep charts to begin others from. */
