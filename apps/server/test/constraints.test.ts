@@ -4,6 +4,7 @@ import pg from 'pg';
 import {
   applicationUrlOf,
   benchChart,
+  brokenRule,
   clientNamed,
   idOf,
   MAREN,
@@ -40,22 +41,8 @@ describe('the database refuses what the core refuses', () => {
     await server.stop();
   });
 
-  /** Which rule of the database something breaks; `nothing` where it is taken. All of it is rolled back. */
-  const broken = async (text: string, values: unknown[] = []): Promise<string> => {
-    const connection = await server.pool.connect();
-    try {
-      await connection.query('BEGIN');
-      await connection.query(text, values);
-      await connection.query('COMMIT');
-      return 'nothing';
-    } catch (error) {
-      const { constraint, message } = error as { constraint?: string; message: string };
-      return constraint ?? message;
-    } finally {
-      await connection.query('ROLLBACK').catch(() => undefined);
-      connection.release();
-    }
-  };
+  const broken = (text: string, values: unknown[] = []): Promise<string> =>
+    brokenRule(server.pool, text, values);
 
   const entry = (change: { date?: string; chart?: string } = {}, lines: readonly (readonly [string, number])[] = []): Promise<string> =>
     broken(

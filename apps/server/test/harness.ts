@@ -255,3 +255,24 @@ export const somebodyIn = async (
   );
   return server.signedIn(email);
 };
+
+/** Which rule of the database something breaks; `nothing` where it is taken. All of it is rolled back but what is taken. */
+export const brokenRule = async (
+  pool: pg.Pool,
+  text: string,
+  values: readonly unknown[] = [],
+): Promise<string> => {
+  const connection = await pool.connect();
+  try {
+    await connection.query('BEGIN');
+    await connection.query(text, [...values]);
+    await connection.query('COMMIT');
+    return 'nothing';
+  } catch (error) {
+    const { constraint, message } = error as { constraint?: string; message: string };
+    return constraint ?? message;
+  } finally {
+    await connection.query('ROLLBACK').catch(() => undefined);
+    connection.release();
+  }
+};

@@ -166,9 +166,19 @@ describe('restricted accounts, looked for by a colleague', () => {
       choice: { first: null, last: null, sources: [], words: '', value: null, upTo: 99_999 },
     });
     const [first, last] = ['2026-07', '2026-10'];
+    const whatever = { first: null, last: null, source: null, text: '' };
     return [
       ['POST', `/clients/${clientId}/postings`, { accounts: [hidden.a] }],
       ['POST', `/clients/${clientId}/postings`, { accounts: [seen.bank, hidden.b] }],
+      ['POST', `/clients/${clientId}/journal`, { ...whatever, before: null }],
+      ...[[hidden.a], [seen.bank, hidden.b], [seen.bank]].map(
+        (accounts) =>
+          [
+            'POST',
+            `/clients/${clientId}/register`,
+            { ...whatever, accounts, fresh: false, before: null },
+          ] as const,
+      ),
       [
         'POST',
         `/clients/${clientId}/splits`,

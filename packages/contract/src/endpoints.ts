@@ -7,6 +7,7 @@ import { ExportQuery } from './exports';
 import { IndustriesAnswer, IndustriesQuery } from './industry';
 import * as kept from './kept-chart';
 import { KindLesson, KindLessonsAnswer } from './kind-lesson';
+import * as ledger from './ledger';
 import { KnownList, KnownListsAnswer } from './known-list';
 import * as review from './review';
 import { ReturnFileRequest, TaxSoftwareAnswer } from './tax-software';
@@ -36,6 +37,9 @@ export const USUAL_MOST = 64 * KB;
 const CLIENT = '/clients/:clientId';
 const KEPT = '/kept-charts/:keptChartId';
 const STAFF = '/staff/:personId';
+const ENTRY = `${CLIENT}/entries/:entryId`;
+const DRAFT = `${CLIENT}/entry-drafts/:draftId`;
+const STANDING = `${CLIENT}/standing-entries/:standingId`;
 const REVISION = `${CLIENT}/revisions/:number`;
 const REVIEW = `${CLIENT}/reviews/:authorId`;
 
@@ -71,6 +75,21 @@ export const ENDPOINTS = {
   balances: { method: 'get', path: `${CLIENT}/balances`, summary: 'Amounts by account', may: 'lookOn', query: bench.BalancesQuery, answer: bench.BalancesAnswer },
   postings: { method: 'post', path: `${CLIENT}/postings`, summary: 'What the postings of accounts can be chosen by', may: 'readAll', request: bench.PostingsRequest, answer: bench.PostingsAnswer },
   splits: { method: 'post', path: `${CLIENT}/splits`, summary: 'What splits would move', may: 'readAll', request: bench.SplitsRequest, most: MB, answer: bench.SplitsAnswer },
+  journal: { method: 'post', path: `${CLIENT}/journal`, summary: 'Posted entries, newest first', may: 'readAll', request: ledger.JournalRequest, answer: ledger.JournalAnswer },
+  entry: { method: 'get', path: ENTRY, summary: 'One entry', may: 'readAll', answer: ledger.EntryAnswer },
+  postEntry: { method: 'post', path: `${CLIENT}/entries`, summary: 'Post an entry', may: 'post', request: ledger.PostEntryRequest, most: 512 * KB, answer: ledger.PostedAnswer },
+  reverseEntry: { method: 'post', path: `${ENTRY}/reversal`, summary: 'Take an entry back by its opposite', may: 'post', request: ledger.ReverseRequest, answer: ledger.PostedAnswer },
+  register: { method: 'post', path: `${CLIENT}/register`, summary: 'The lines of accounts, newest first', may: 'readAll', request: ledger.RegisterRequest, most: 2 * MB, answer: ledger.RegisterAnswer },
+  drafts: { method: 'get', path: `${CLIENT}/entry-drafts`, summary: 'Entries that one is typing', may: 'post', answer: ledger.DraftsAnswer },
+  keepDraft: { method: 'put', path: DRAFT, summary: 'Keep an entry that one is typing', may: 'post', request: ledger.DraftRequest, most: 512 * KB, answer: ledger.DraftKept },
+  dropDraft: { method: 'delete', path: DRAFT, summary: 'Drop an entry that one was typing', may: 'post' },
+  standings: { method: 'get', path: `${CLIENT}/standing-entries`, summary: 'Entries that come again and again', may: 'readAll', answer: ledger.StandingEntriesAnswer },
+  keepStanding: { method: 'put', path: STANDING, summary: 'Keep one of them', may: 'post', request: ledger.StandingEntryRequest, most: 512 * KB },
+  dropStanding: { method: 'delete', path: STANDING, summary: 'End one of them; what it posted stays', may: 'post' },
+  skipStanding: { method: 'post', path: `${STANDING}/days`, summary: 'Skip one of its days, or offer it again', may: 'post', request: ledger.SkipRequest, most: KB },
+  locks: { method: 'get', path: `${CLIENT}/locks`, summary: 'Through which day the books are locked, and by whom', may: 'readAll', answer: ledger.LocksAnswer },
+  lock: { method: 'post', path: `${CLIENT}/locks`, summary: 'Lock the books through a day, or open them again', may: 'lockBooks', request: ledger.LockRequest, answer: ledger.LocksAnswer },
+  postOpening: { method: 'post', path: `${CLIENT}/openings`, summary: 'Bring accounts to their opening balances', may: 'post', request: ledger.PostOpeningRequest, most: 8 * MB, answer: ledger.OpeningPosted },
   saveProposal: { method: 'put', path: `${CLIENT}/proposal`, summary: 'Keep the proposal', may: 'change', request: bench.SaveProposalRequest, most: 24 * MB, answer: bench.SaveProposalAnswer },
   handOver: { method: 'post', path: `${CLIENT}/proposal/hand-over`, summary: 'Hand the proposal to a colleague', may: 'change', request: review.HandOverRequest },
   takeBack: { method: 'post', path: `${CLIENT}/proposal/take-back`, summary: 'Take the proposal back from a colleague', may: 'change' },

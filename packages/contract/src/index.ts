@@ -12,6 +12,7 @@ export * from './exports';
 export * from './opening';
 export * from './kept-chart';
 export * from './known-list';
+export * from './ledger';
 export * from './kind-lesson';
 export * from './tax-software';
 export * from './endpoints';

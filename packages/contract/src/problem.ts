@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { PlacedFaultSchema } from './ledger';
 import { ConflictSchema, RefusalSchema } from './operation';
 
 /** The one shape in which the server says no. `field` and `rule` name what a bad request broke. */
@@ -32,6 +33,13 @@ export const Problem = v.variant('code', [
     conflicts: v.array(ConflictSchema),
   }),
   v.strictObject({ code: v.literal('refused'), refusal: RefusalSchema }),
+  /** An entry cannot be posted: why, by line. */
+  v.strictObject({ code: v.literal('entryRefused'), faults: v.array(PlacedFaultSchema) }),
+  /** Somebody did the same, or something that rules it out, meanwhile. */
+  v.strictObject({
+    code: v.literal('overtaken'),
+    by: v.picklist(['reversal', 'correction', 'standing', 'draft', 'lock']),
+  }),
   v.strictObject({ code: v.literal('failed'), id: v.string() }),
 ]);
 export type Problem = v.InferOutput<typeof Problem>;

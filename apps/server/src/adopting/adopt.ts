@@ -124,7 +124,11 @@ const becomeRevision = async (
   const kept = { authorId: viewer.userId, approvedBy: approverOf(stored), note, comment, landed };
   const revision = await keepRevision(on, head, kept);
   const { fiscalYearStart: startsIn } = await clientOf(on, viewer, clientId);
-  const posted = await postOpenings(on, { head, chart, startsIn }, landing.steps);
+  const posted = await postOpenings(
+    on,
+    { head, chart, startsIn, authorId: viewer.userId },
+    landing.steps,
+  );
   const newest = { ...head, revision: revision ?? head.revision };
   await deleteRemarks(on, head, viewer.userId);
   await emptyProposal(on, newest, viewer.userId);

@@ -1,13 +1,16 @@
 import type {
   BalancesAnswer,
   BenchChart,
+  EntryAnswer,
   Problem,
   ProposalAnswer,
+  RegisterAnswer,
   RevisionAnswer,
   RevisionChartAnswer,
   UndoAnswer,
 } from '@iunctus/contract';
 import {
+  add,
   hasHidden,
   NO_VEIL,
   touchedBy,
@@ -20,6 +23,7 @@ import {
   veiledSplits,
   veilFor,
   type Conflict,
+  type EntryLine,
   type Operation,
   type PersonalVeil,
   type ProposalStep,
@@ -124,6 +128,46 @@ export const veiledBalances = (
   splits: readonly Split[],
   { veil }: PersonalVeil,
 ): Veiled<BalancesAnswer> => seen({ ...answer, ...veiledAmounts(answer, splits, veil) });
+
+const merged = (lines: readonly EntryLine[]): EntryLine[] => {
+  const sums = new Map<string, EntryLine>();
+  for (const line of lines) {
+    const known = sums.get(line.accountId);
+    sums.set(line.accountId, {
+      ...(known ?? { ...line, comment: '', values: {}, foreign: null }),
+      amount: add(known?.amount ?? 0, line.amount),
+    });
+  }
+  return [...sums.values()];
+};
+
+/** Entries as they are seen: lines of hidden accounts as one of the account that stands for them, without their words. */
+export const veiledEntries = (
+  entries: readonly EntryAnswer[],
+  { veil }: PersonalVeil,
+): Veiled<EntryAnswer[]> =>
+  seen(
+    entries.map((entry) => {
+      const hidden = entry.lines.filter(({ accountId }) => veil.hides(accountId));
+      if (hidden.length === 0) return entry;
+      const open = entry.lines.filter(({ accountId }) => !veil.hides(accountId));
+      const others = hidden.map((line) => ({ ...line, accountId: veil.as(line.accountId) }));
+      return { ...entry, comment: '', lines: [...open, ...merged(others)] };
+    }),
+  );
+
+/** A register of accounts that are all to be seen: of the other side, what is hidden is left out. */
+export const veiledRegister = (
+  register: RegisterAnswer,
+  { veil }: PersonalVeil,
+): Veiled<RegisterAnswer> =>
+  seen({
+    ...register,
+    lines: register.lines.map((line) => {
+      const against = line.against.filter((id) => !veil.hides(id));
+      return against.length === line.against.length ? line : { ...line, against, comment: '' };
+    }),
+  });
 
 /** Revisions as they are seen: without what was done to hidden accounts. */
 export const veiledRevisions = (

@@ -13,7 +13,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   sign_in_try: 'INSERT, UPDATE, DELETE',
   client:
     'INSERT, UPDATE (name, legal_form, industry, country, currency, fiscal_year_start, put_away_at)',
-  chart: 'INSERT, UPDATE (revision, plan, numbered, unique_names, dimensions)',
+  chart: 'INSERT, UPDATE (revision, plan, numbered, unique_names, dimensions, entries)',
   account:
     'INSERT, DELETE, UPDATE (parent_id, position, number, name, short_label, guidance, notes, role, kind, retired_on, system_use, settings, merged_into)',
   account_former: 'INSERT',
@@ -24,6 +24,10 @@ const RIGHTS: Readonly<Record<string, string>> = {
   proposal_remark: 'INSERT, DELETE',
   entry: 'INSERT',
   entry_line: 'INSERT',
+  entry_draft: 'INSERT, DELETE, UPDATE (version, content, changed_at)',
+  period_lock: 'INSERT',
+  standing_entry: 'INSERT, DELETE, UPDATE (name, frequency, first_day, last_day, times, content)',
+  standing_entry_day: 'INSERT, DELETE',
   account_month_total: '',
   dimension_value_use: '',
   account_split: 'INSERT, DELETE',

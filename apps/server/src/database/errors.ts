@@ -9,6 +9,11 @@ const MEANINGS: Readonly<Record<string, Problem>> = {
   entry_line_not_on_heading: refusedPosting('an account became a heading meanwhile'),
   entry_line_not_on_retired: refusedPosting('an account was retired meanwhile'),
   entry_line_not_on_merged: refusedPosting('an account was merged meanwhile'),
+  entry_line_not_on_system_only: refusedPosting('an account takes nothing that is typed any more'),
+  entry_in_open_period: { code: 'overtaken', by: 'lock' },
+  entry_reversed_once: { code: 'overtaken', by: 'reversal' },
+  entry_corrected_once: { code: 'overtaken', by: 'correction' },
+  standing_entry_day_pkey: { code: 'overtaken', by: 'standing' },
   entry_line_amount_counted: refusedPosting('an amount is more than can be counted'),
 };
 

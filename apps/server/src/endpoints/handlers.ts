@@ -9,6 +9,7 @@ import {
   listClients,
   putAway,
 } from '../clients/clients.service';
+import { postOpeningOf } from '../openings/openings.service';
 import { overviewOf } from '../overviews/overview.service';
 import { idIn, numberIn } from '../problems/read-request';
 import { problem } from '../problems/problem';
@@ -24,6 +25,12 @@ import {
 } from '../kept-charts/kept-charts.service';
 import { forgetKind, kindLessons, learnKind } from '../kind-lessons/kind-lessons.service';
 import { keepKnownList, knownLists } from '../known-lists/known-lists.service';
+import { draftsOf, dropDraft, keepDraft } from '../ledger/drafts.service';
+import { entryOf, journalOf } from '../ledger/journal.service';
+import { lockBooks, locksOf } from '../ledger/locks.service';
+import { postEntry, reverseEntry } from '../ledger/posting.service';
+import { registerOf } from '../ledger/register.service';
+import { dropStanding, keepStanding, skipStanding, standingsOf } from '../ledger/standing.service';
 import {
   changeStanding,
   endSessions,
@@ -64,6 +71,19 @@ const reviewIn = (asked: Asked) => ({
   clientId: clientIn(asked),
   authorId: idIn(asked.params, 'authorId'),
 });
+const draftIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  draftId: idIn(asked.params, 'draftId'),
+});
+const standingIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  standingId: idIn(asked.params, 'standingId'),
+});
+const booksIn = (asked: Asked) => ({
+  viewer: asked.viewer,
+  clientId: clientIn(asked),
+  today: today(),
+});
 const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** How each endpoint is answered: a line each, from what is asked to the service that knows. */
@@ -98,6 +118,33 @@ export const HANDLERS: Handlers = {
     postingsOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
   splits: ({ pool }, call) =>
     lookAtSplits(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  journal: ({ pool }, call) =>
+    journalOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  entry: ({ pool }, call) =>
+    entryOf(pool, call.viewer, { clientId: clientIn(call), entryId: idIn(call.params, 'entryId') }),
+  postEntry: ({ pool }, call) => postEntry(pool, { ...booksIn(call), request: call.body }),
+  reverseEntry: ({ pool }, call) =>
+    reverseEntry(pool, {
+      ...booksIn(call),
+      entryId: idIn(call.params, 'entryId'),
+      request: call.body,
+    }),
+  register: ({ pool }, call) =>
+    registerOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  drafts: ({ pool }, call) => draftsOf(pool, call.viewer, clientIn(call)),
+  keepDraft: ({ pool }, call) =>
+    keepDraft(pool, call.viewer, { ...draftIn(call), draft: call.body }),
+  dropDraft: ({ pool }, call) => dropDraft(pool, call.viewer, draftIn(call)),
+  standings: ({ pool }, call) => standingsOf(pool, call.viewer, clientIn(call)),
+  keepStanding: ({ pool }, call) =>
+    keepStanding(pool, call.viewer, { ...standingIn(call), request: call.body }),
+  dropStanding: ({ pool }, call) => dropStanding(pool, call.viewer, standingIn(call)),
+  skipStanding: ({ pool }, call) =>
+    skipStanding(pool, call.viewer, { ...standingIn(call), request: call.body }),
+  locks: ({ pool }, call) => locksOf(pool, call.viewer, clientIn(call)),
+  lock: ({ pool }, call) => lockBooks(pool, call.viewer, { ...booksIn(call), request: call.body }),
+  postOpening: ({ pool }, call) =>
+    postOpeningOf(pool, call.viewer, { clientId: clientIn(call), opening: call.body }),
   saveProposal: ({ pool }, call) =>
     saveProposal(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
 

@@ -10,6 +10,14 @@ import {
   type OpeningBalances,
   type OpeningPlan,
 } from '@iunctus/core';
+import type pg from 'pg';
+import type { Viewer } from '../access/viewer';
+import { loadChart } from '../charts/chart-store';
+import { inLockedChart } from '../charts/in-chart';
+import { bearsNoAccount, refuseHidden } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
+import { clientOf } from '../clients/clients.service';
+import { inTransactionOn } from '../database/transaction';
 import { manyAmounts } from '../postings/balances.queries';
 import type { ChartHead } from '../charts/charts.queries';
 import type { Transaction } from '../database/transaction';
@@ -45,11 +53,12 @@ const refuseWhatCannotBe = (plan: OpeningPlan, chart: Chart): void => {
     });
 };
 
-/** Where opening balances are posted: the chart as it is now, whose fiscal year begins in month `startsIn`. */
+/** Where opening balances are posted: the chart as it is now, whose fiscal year begins in month `startsIn`, and by whom. */
 export interface Books {
   readonly head: ChartHead;
   readonly chart: Chart;
   readonly startsIn: number;
+  readonly authorId: string;
 }
 
 /**
@@ -59,7 +68,7 @@ export interface Books {
  */
 export const postOpening = async (
   on: Transaction,
-  { head, chart, startsIn }: Books,
+  { head, chart, startsIn, authorId }: Books,
   { last, list, balances }: OpeningBalances,
 ): Promise<number> => {
   const period = { first: fiscalYearStart(last, startsIn), last, fiscalYearStart: startsIn };
@@ -75,9 +84,26 @@ export const postOpening = async (
       id: randomUUID(),
       date: lastDayOf(last),
       source: 'opening',
-      comment: `Opening balances from ${list}`,
+      comment: list === '' ? 'Opening balances' : `Opening balances from ${list}`,
       lines: entryOf(plan),
+      authorId,
     },
   ]);
   return plan.lines.length;
 };
+
+/** Posts opening balances that were typed, on the chart as it is adopted. */
+export const postOpeningOf = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  { clientId, opening }: { readonly clientId: string; readonly opening: OpeningBalances },
+): Promise<Veiled<{ posted: number }>> =>
+  inTransactionOn(pool, async (on) => {
+    const { fiscalYearStart: startsIn } = await clientOf(on, viewer, clientId);
+    return inLockedChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      refuseHidden([{ operations: [], opening }], personal);
+      const chart = await loadChart(on, head);
+      const books = { head, chart, startsIn, authorId: viewer.userId };
+      return bearsNoAccount({ posted: await postOpening(on, books, opening) });
+    });
+  });

@@ -30,6 +30,8 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   emailTaken: 422,
   lastAdministrator: 422,
   refused: 422,
+  entryRefused: 422,
+  overtaken: 409,
   tooManyTries: 429,
   failed: 500,
   unavailable: 503,

@@ -5,6 +5,23 @@ const waitWords = (seconds: number): string =>
     ? $localize`in ${seconds} seconds`
     : $localize`in ${Math.ceil(seconds / 60)} minutes`;
 
+const overtakenWords = (by: Extract<ApiProblem, { code: 'overtaken' }>['by']): string => {
+  switch (by) {
+    case 'reversal':
+      return $localize`Somebody took this entry back meanwhile.`;
+    case 'correction':
+      return $localize`Somebody posted a correction of this entry meanwhile.`;
+    case 'standing':
+      return $localize`Somebody posted or skipped this day meanwhile.`;
+    case 'draft':
+      return $localize`This draft was changed in another window. Reload to see it.`;
+    case 'lock':
+      return $localize`Somebody locked or opened the books meanwhile. Look again before you go on.`;
+    default:
+      return by satisfies never;
+  }
+};
+
 /** What a failed request says to the user, and what can be done. */
 export const problemWords = (problem: ApiProblem): string => {
   switch (problem.code) {
@@ -44,6 +61,10 @@ export const problemWords = (problem: ApiProblem): string => {
       return $localize`Revision ${problem.revision} was adopted meanwhile, and some of your changes no longer fit it.`;
     case 'refused':
       return $localize`The server refused a change that breaks a rule of the chart.`;
+    case 'entryRefused':
+      return $localize`The entry cannot be posted as it is; its lines say why.`;
+    case 'overtaken':
+      return overtakenWords(problem.by);
     case 'failed':
       return $localize`Something went wrong on our side. Nothing was changed. Quote ${problem.id.slice(0, 8)} when you report it.`;
     case 'unreachable':

@@ -1,0 +1,38 @@
+import type { LocksAnswer } from '@iunctus/contract';
+import type { Viewer } from '../access/viewer';
+import type { ChartHead } from '../charts/charts.queries';
+import { change, exactlyOne, many } from '../database/query';
+import type { Reader, Transaction } from '../database/transaction';
+
+/** Through which day a chart's books are locked; `null` for none. */
+export const lockedThrough = async (on: Reader, head: ChartHead): Promise<string | null> => {
+  const row = await exactlyOne<{ locked_through: string | null }>(on, {
+    text: 'SELECT locked_through FROM chart WHERE practice_id = $1 AND id = $2',
+    values: [head.practiceId, head.id],
+  });
+  return row.locked_through;
+};
+
+/** All locks, newest first. */
+export const manyLocks = (on: Reader, head: ChartHead): Promise<LocksAnswer['locks']> =>
+  many(on, {
+    text: `
+      SELECT lock.through, author.name AS author, lock.note,
+             to_char(lock.locked_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at
+      FROM period_lock AS lock JOIN app_user AS author ON author.id = lock.author_id
+      WHERE lock.practice_id = $1 AND lock.chart_id = $2 ORDER BY lock.number DESC`,
+    values: [head.practiceId, head.id],
+  });
+
+/** Locks the books through a day, or opens them; the chart is held already. */
+export const insertLock = (
+  on: Transaction,
+  { head, viewer }: { readonly head: ChartHead; readonly viewer: Viewer },
+  { through, note }: { readonly through: string | null; readonly note: string },
+): Promise<number> =>
+  change(on, {
+    text: `
+      INSERT INTO period_lock (practice_id, chart_id, number, through, author_id, note)
+      SELECT $1, $2, 1 + (SELECT count(*) FROM period_lock WHERE chart_id = $2), $3, $4, $5`,
+    values: [head.practiceId, head.id, through, viewer.userId, note],
+  });

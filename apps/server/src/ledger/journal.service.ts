@@ -1,0 +1,61 @@
+import type { EntryAnswer, JournalAnswer, JournalRequest } from '@iunctus/contract';
+import { parseAmount } from '@iunctus/core';
+import type pg from 'pg';
+import type { Viewer } from '../access/viewer';
+import { inChart } from '../charts/in-chart';
+import { madeOfVeiled, veiledEntries } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
+import { clientOf } from '../clients/clients.service';
+import { onSnapshotOf } from '../database/transaction';
+import { problem } from '../problems/problem';
+import { manyEntries, manyEntriesById, type Narrowed } from './journal.queries';
+
+/** Entries that one answer holds at most. */
+const PAGE = 60;
+
+/** What a text may be besides words: an amount of the client's currency, the number of an entry. */
+export const narrowedBy = (
+  { first, last, source, text }: Omit<JournalRequest, 'before'>,
+  currency: string,
+): Narrowed => {
+  const words = text.trim();
+  const amount = parseAmount(words, currency);
+  return {
+    first,
+    last,
+    source,
+    text: words,
+    amount: amount === null ? null : Math.abs(amount),
+    number: /^#?\d{1,9}$/.test(words) ? Number(words.replace('#', '')) : null,
+  };
+};
+
+/** Posted entries, newest first, a page of them. */
+export const journalOf = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  { clientId, request }: { readonly clientId: string; readonly request: JournalRequest },
+): Promise<Veiled<JournalAnswer>> =>
+  onSnapshotOf(pool, async (on) => {
+    const { currency } = await clientOf(on, viewer, clientId);
+    return inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      const { before } = request;
+      const narrowed = narrowedBy(request, currency);
+      const entries = await manyEntries(on, head, { narrowed, before, most: PAGE + 1 });
+      const seen = veiledEntries(entries.slice(0, PAGE), personal);
+      return madeOfVeiled({ entries: seen, more: entries.length > PAGE });
+    });
+  });
+
+/** One entry. */
+export const entryOf = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  { clientId, entryId }: { readonly clientId: string; readonly entryId: string },
+): Promise<Veiled<EntryAnswer>> =>
+  onSnapshotOf(pool, (on) =>
+    inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      const [entry] = veiledEntries(await manyEntriesById(on, head, entryId), personal);
+      return entry === undefined ? problem({ code: 'notFound' }) : madeOfVeiled(entry);
+    }),
+  );

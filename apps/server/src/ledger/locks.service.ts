@@ -1,0 +1,49 @@
+import type { LockRequest, LocksAnswer } from '@iunctus/contract';
+import type pg from 'pg';
+import type { Viewer } from '../access/viewer';
+import type { ChartHead } from '../charts/charts.queries';
+import { inChart, inLockedChart } from '../charts/in-chart';
+import { madeOfVeiled } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
+import { inTransactionOn, onSnapshotOf, type Reader } from '../database/transaction';
+import { badRequest, problem } from '../problems/problem';
+import { insertLock, lockedThrough, manyLocks } from './books.queries';
+
+const answerOf = async (on: Reader, head: ChartHead): Promise<Veiled<LocksAnswer>> =>
+  madeOfVeiled({
+    lockedThrough: await lockedThrough(on, head),
+    locks: await manyLocks(on, head),
+  });
+
+/** Through which day the books are locked, and who locked and opened them. */
+export const locksOf = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  clientId: string,
+): Promise<Veiled<LocksAnswer>> =>
+  onSnapshotOf(pool, (on) => inChart(on, { viewer, clientId }, ({ head }) => answerOf(on, head)));
+
+/** Locks the books through a day, or opens them. Refuses what somebody else locked meanwhile, and a day to come. */
+export const lockBooks = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  {
+    clientId,
+    request,
+    today,
+  }: {
+    readonly clientId: string;
+    readonly request: LockRequest;
+    readonly today: string;
+  },
+): Promise<Veiled<LocksAnswer>> =>
+  inTransactionOn(pool, (on) =>
+    inLockedChart(on, { viewer, clientId }, async ({ head }) => {
+      if ((await lockedThrough(on, head)) !== request.was)
+        return problem({ code: 'overtaken', by: 'lock' });
+      if (request.through !== null && request.through > today)
+        return badRequest('through', 'lies ahead: what is to come stays open');
+      if (request.through !== request.was) await insertLock(on, { head, viewer }, request);
+      return answerOf(on, head);
+    }),
+  );

@@ -1,0 +1,129 @@
+import type { PostedAnswer, PostEntryRequest, ReverseRequest } from '@iunctus/contract';
+import {
+  checkEntry,
+  reversalOf,
+  type Books,
+  type Chart,
+  type NewEntry,
+  type PlacedFault,
+} from '@iunctus/core';
+import type pg from 'pg';
+import type { Viewer } from '../access/viewer';
+import { loadChart } from '../charts/chart-store';
+import { inLockedChart, type InChart } from '../charts/in-chart';
+import { bearsNoAccount } from '../charts/veil';
+import type { Veiled } from '../charts/veiled';
+import { clientOf } from '../clients/clients.service';
+import { inTransactionOn, type Transaction } from '../database/transaction';
+import { postEntries, type Entry } from '../postings/entries.queries';
+import { problem } from '../problems/problem';
+import { lockedThrough } from './books.queries';
+import { deleteDraft } from './drafts.queries';
+import { manyEntriesById } from './journal.queries';
+import { insertStandingDay } from './standing.queries';
+
+interface Asked {
+  readonly viewer: Viewer;
+  readonly clientId: string;
+  readonly today: string;
+}
+
+interface AtBooks extends InChart {
+  readonly on: Transaction;
+  readonly viewer: Viewer;
+  readonly chart: Chart;
+  readonly books: Books;
+}
+
+/** Works on the books of a client, which are held until it is done. */
+const atBooks = <T>(
+  pool: pg.Pool,
+  { viewer, clientId, today }: Asked,
+  work: (at: AtBooks) => Promise<T>,
+): Promise<T> =>
+  inTransactionOn(pool, async (on) => {
+    const { currency, fiscalYearStart } = await clientOf(on, viewer, clientId);
+    return inLockedChart(on, { viewer, clientId }, async (found) => {
+      const books = {
+        currency,
+        fiscalYearStart,
+        lockedThrough: await lockedThrough(on, found.head),
+        today,
+      };
+      const chart = await loadChart(on, found.head);
+      return work({ ...found, on, viewer, chart, books });
+    });
+  });
+
+/** Lines on accounts that one does not see are refused as if there were no such account. */
+const hiddenFaults = ({ personal }: AtBooks, { lines }: NewEntry): readonly PlacedFault[] =>
+  lines.flatMap(({ accountId }, line) =>
+    personal.veil.hides(accountId) ? [{ line, fault: { code: 'gone' } as const }] : [],
+  );
+
+const refuseFaults = (at: AtBooks, entry: NewEntry, byHand: boolean): void => {
+  const { chart, books } = at;
+  const hidden = hiddenFaults(at, entry);
+  const faults = hidden.length > 0 ? hidden : checkEntry({ chart, books, entry, byHand });
+  if (faults.length > 0) problem({ code: 'entryRefused', faults: [...faults] });
+};
+
+/** The number of an entry that is posted under that id already: asking again posts nothing. */
+const postedBefore = async ({ on, head }: AtBooks, id: string): Promise<number | null> =>
+  (await manyEntriesById(on, head, id))[0]?.number ?? null;
+
+const post = async (at: AtBooks, entry: Entry): Promise<Veiled<PostedAnswer>> => {
+  const number = await postEntries(at.on, at.head, [{ ...entry, authorId: at.viewer.userId }]);
+  return bearsNoAccount({ id: entry.id, number });
+};
+
+const refuseWrongCorrection = async (at: AtBooks, corrects: string | null): Promise<void> => {
+  if (corrects === null) return;
+  const [entry] = await manyEntriesById(at.on, at.head, corrects);
+  if (entry === undefined) problem({ code: 'notFound' });
+  else if (entry.reversedBy === null)
+    problem({ code: 'badRequest', issues: [{ field: 'corrects', rule: 'is not taken back yet' }] });
+};
+
+/**
+ * Posts an entry that was typed, once: asking again under the same id gives its number. Refuses what the core refuses,
+ * by line. Its draft ends with it, and the day of a standing entry is dealt with.
+ */
+export const postEntry = (
+  pool: pg.Pool,
+  { request, ...asked }: Asked & { readonly request: PostEntryRequest },
+): Promise<Veiled<PostedAnswer>> =>
+  atBooks(pool, asked, async (at) => {
+    const { id, corrects, standing, draftId, ...entry } = request;
+    const before = await postedBefore(at, id);
+    if (before !== null) return bearsNoAccount({ id, number: before });
+    refuseFaults(at, entry, true);
+    await refuseWrongCorrection(at, corrects);
+    const posted = await post(at, { ...entry, id, corrects, byHand: true });
+    if (standing !== null) await insertStandingDay(at.on, at.head, { ...standing, entryId: id });
+    if (draftId !== null) await deleteDraft(at.on, at.head, { id: draftId, viewer: at.viewer });
+    return posted;
+  });
+
+/** Takes an entry back by its opposite, once. */
+export const reverseEntry = (
+  pool: pg.Pool,
+  {
+    entryId,
+    request,
+    ...asked
+  }: Asked & {
+    readonly entryId: string;
+    readonly request: ReverseRequest;
+  },
+): Promise<Veiled<PostedAnswer>> =>
+  atBooks(pool, asked, async (at) => {
+    const before = await postedBefore(at, request.id);
+    if (before !== null) return bearsNoAccount({ id: request.id, number: before });
+    const [there] = await manyEntriesById(at.on, at.head, entryId);
+    if (there === undefined) return problem({ code: 'notFound' });
+    if (there.reversedBy !== null) return problem({ code: 'overtaken', by: 'reversal' });
+    const entry = reversalOf(there, { chart: at.chart, ...request });
+    refuseFaults(at, entry, false);
+    return post(at, { ...entry, id: request.id, reverses: entryId });
+  });
