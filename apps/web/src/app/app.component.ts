@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import {
   ArrowLeftRight,
+  BookOpenText,
   Hash,
   History,
   ListTree,
@@ -50,6 +51,7 @@ export class AppComponent {
     people: Users,
     chart: ListTree,
     numbers: Hash,
+    ledger: BookOpenText,
     exchange: ArrowLeftRight,
     history: History,
   };

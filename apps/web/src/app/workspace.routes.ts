@@ -54,6 +54,12 @@ export const WORKSPACE_ROUTES: Routes = [
         loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
       },
       {
+        path: 'ledger',
+        title: 'Ledger · Iunctus',
+        loadComponent: () => import('./ledger/pages/ledger.page').then((m) => m.LedgerPage),
+        loadChildren: () => import('./ledger/ledger.routes').then((m) => m.LEDGER_ROUTES),
+      },
+      {
         path: 'exchange',
         title: 'Exchange · Iunctus',
         loadComponent: () => import('./exchange/pages/exchange.page').then((m) => m.ExchangePage),

@@ -165,11 +165,13 @@ export class ChartTreeComponent {
   }
 
   /** A click chooses: with Ctrl this row too, with Shift all from the cursor to it. */
-  protected click({ ctrlKey, metaKey, shiftKey }: MouseEvent, id: AccountId): void {
+  protected click({ ctrlKey, metaKey, shiftKey, target }: MouseEvent, id: AccountId): void {
     if (ctrlKey || metaKey) this.view.toggleMark(id);
     else if (shiftKey) this.markUpTo(id);
     else this.view.marks.set(new Set());
     this.select(id);
+    const onAmount = target instanceof Element && target.closest('.amount') !== null;
+    if (onAmount && !ctrlKey && !metaKey && !shiftKey) this.run({ type: 'register' });
   }
 
   private markUpTo(id: AccountId): void {

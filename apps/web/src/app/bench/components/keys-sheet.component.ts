@@ -22,6 +22,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [[$localize`Delete`], $localize`remove; retire where it has postings`],
   [[$localize`Shift Delete`], $localize`restore: open to new postings again`],
   [[$localize`Space`], $localize`all about this account`],
+  [['L'], $localize`the lines of this account, or of the statement’s line`],
   [['1', '…', '9'], $localize`show so many levels`],
   [['S'], $localize`the other statement`],
   [['/'], $localize`filter by number or name`],

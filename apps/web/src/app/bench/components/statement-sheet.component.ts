@@ -62,6 +62,8 @@ export class StatementSheetComponent {
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   readonly inSight = output<StatementInSight>();
   readonly leave = output();
+  /** The lines that a row sums up are asked for. */
+  readonly opened = output<RowKey>();
 
   protected readonly rowHeight = STATEMENT_ROW_HEIGHT;
   protected readonly statement = this.engine.statement;
@@ -155,7 +157,13 @@ export class StatementSheetComponent {
     } else if (event.key === 'Enter') {
       event.preventDefault();
       this.goToAccount();
-    }
+    } else if (event.key.toLowerCase() === 'l' && !event.ctrlKey) this.open(at);
+  }
+
+  /** Asks for the lines that a row sums up; what is reckoned of other rows has none. */
+  protected open(index: number): void {
+    const key = this.statement().rows[index]?.key ?? '';
+    if (sectionAndAccountOf(key) !== null) this.opened.emit(key);
   }
 
   private bringIntoSight(index: number): void {

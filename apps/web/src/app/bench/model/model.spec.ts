@@ -188,6 +188,10 @@ describe('the keys of the tree', () => {
     ]).toEqual([null, null, null, null]);
   });
 
+  it('open the account’s lines with L', () => {
+    expect(key('l')).toEqual({ type: 'register' });
+  });
+
   it('go to the statement with Tab, in one press', () => {
     expect(key('Tab')).toEqual({ type: 'toStatement' });
   });

@@ -25,6 +25,7 @@ const PLAIN: Readonly<Record<string, TreeAction>> = {
   '/': { type: 'filter' },
   s: { type: 'statement' },
   o: { type: 'outline' },
+  l: { type: 'register' },
 };
 
 const WITH_SHIFT: Readonly<Record<string, TreeAction>> = {

@@ -14,7 +14,14 @@ import {
 } from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { statementOf, type StatementCode } from '@iunctus/core';
+import {
+  firstDayOf,
+  lastDayOf,
+  statementOf,
+  type AccountId,
+  type RowKey,
+  type StatementCode,
+} from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { STATEMENT_CHOICES } from '../../shared/words/statement-words';
@@ -155,6 +162,8 @@ export class BenchPage {
     });
   });
 
+  private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
+
   /** The statement on which the account at the cursor lands; `null` where it lands on none. */
   private readonly ownStatement = computed(() => {
     const kind = this.view.selected()?.kind;
@@ -211,10 +220,23 @@ export class BenchPage {
         return this.focusStatement();
       case 'outline':
         return void this.router.navigate(['../outline'], { relativeTo: this.route });
+      case 'register':
+        return this.openRegister(this.view.cursor());
       case 'depth':
         return this.view.showDepth(action.depth);
       default:
     }
+  }
+
+  /** Shows the lines of an account or of a statement’s row, in the period that is shown. */
+  protected openRegister(of: AccountId | RowKey | null): void {
+    const period = this.period();
+    if (of === null || period === null) return;
+    const [first, last] = [firstDayOf(period.first), lastDayOf(period.last)];
+    void this.router.navigate(['../ledger/register'], {
+      relativeTo: this.route,
+      queryParams: { of, first, last },
+    });
   }
 
   protected addFirst(): void {

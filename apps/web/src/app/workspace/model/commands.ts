@@ -14,6 +14,12 @@ export type PlaceName =
   | 'chart'
   | 'numbers'
   | 'outline'
+  | 'ledger/journal'
+  | 'ledger/new'
+  | 'ledger/register'
+  | 'ledger/standing'
+  | 'ledger/openings'
+  | 'ledger/locks'
   | 'exchange'
   | 'import'
   | 'history'
@@ -69,6 +75,7 @@ export const COMMANDS: readonly Command[] = [
     type: 'sheet',
     sheet: 'account',
   }),
+  tree($localize`Register: every line of`, 'L', { type: 'register' }),
   tree($localize`All about`, $localize`Space`, { type: 'sheet', sheet: 'account' }),
   tree($localize`Move under another`, 'M', { type: 'sheet', sheet: 'move' }),
   tree($localize`Merge into another`, 'G', { type: 'sheet', sheet: 'merge' }),
@@ -88,6 +95,12 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Go to the chart`, 'chart'),
   place($localize`Go to numbers: plan and renumbering`, 'numbers'),
   place($localize`Go to the outline: many accounts at once`, 'outline'),
+  place($localize`New journal entry`, 'ledger/new'),
+  place($localize`Go to the ledger: journal of entries`, 'ledger/journal'),
+  place($localize`Register of an account: every line with its balance`, 'ledger/register'),
+  place($localize`Standing entries that come again`, 'ledger/standing'),
+  place($localize`Type opening balances`, 'ledger/openings'),
+  place($localize`Lock the books through a day`, 'ledger/locks'),
   place($localize`Go to the exchange: download the chart`, 'exchange'),
   place($localize`Bring a list in: from a file or a spreadsheet`, 'import'),
   place($localize`Go to the history: revisions`, 'history'),
@@ -154,6 +167,6 @@ export class Commands {
 
   private async toPlace(name: PlaceName): Promise<void> {
     const client = this.proposed.client();
-    if (client !== null) await this.router.navigate(['/clients', client.id, name]);
+    if (client !== null) await this.router.navigate(['/clients', client.id, ...name.split('/')]);
   }
 }

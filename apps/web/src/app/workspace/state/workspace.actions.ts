@@ -26,6 +26,8 @@ export const WorkspaceActions = createActionGroup({
     'Hand Over Requested': props<{ reviewerId: string }>(),
     'Withdrawal Requested': emptyProps(),
     'Period Chosen': props<{ period: Period }>(),
+    /** Something was posted to these accounts. */
+    'Books Changed': props<{ accounts: readonly string[] }>(),
     'Adopt Requested': emptyProps(),
     'Take Back Requested': props<{ revision: number }>(),
     'Restore Requested': props<{ revision: number }>(),

@@ -85,7 +85,11 @@ export const beginChart$ = createEffect(
 export const loadBalances$ = createEffect(
   (actions$ = inject(Actions), api = inject(ApiService), store = inject(Store)) =>
     actions$.pipe(
-      ofType(WorkspaceApiActions.benchLoaded, WorkspaceActions.periodChosen),
+      ofType(
+        WorkspaceApiActions.benchLoaded,
+        WorkspaceActions.periodChosen,
+        WorkspaceActions.booksChanged,
+      ),
       withLatestFrom(store.select(workspaceFeature.selectWorkspaceState)),
       switchMap(([, { clientId, period }]) => {
         if (clientId === null || period === null) return EMPTY;

@@ -128,6 +128,14 @@ const opened = (state: WorkspaceState, opening: Opening): WorkspaceState => {
   };
 };
 
+/** The chart with more accounts that have postings; the same one where they had some before. */
+const withPosted = (adopted: AdoptedChart, accounts: readonly string[]): AdoptedChart => {
+  const posted = new Set([...adopted.chart.posted, ...accounts]);
+  return posted.size === adopted.chart.posted.length
+    ? adopted
+    : { ...adopted, chart: { ...adopted.chart, posted: [...posted] } };
+};
+
 export const workspaceFeature = createFeature({
   name: 'workspace',
   reducer: createReducer(
@@ -179,6 +187,10 @@ export const workspaceFeature = createFeature({
         conflicts: state.proposal.conflicts.filter((one) => one.step.id !== stepId),
         ...(step === null ? {} : { steps: [...state.proposal.steps, step] }),
       }),
+    })),
+    on(WorkspaceActions.booksChanged, (state, { accounts }) => ({
+      ...state,
+      adopted: state.adopted === null ? null : withPosted(state.adopted, accounts),
     })),
     on(WorkspaceActions.periodChosen, (state, { period }) => ({ ...state, period })),
     on(WorkspaceApiActions.balancesLoaded, (state, { balances }) => ({

@@ -1,0 +1,46 @@
+import {
+  eachNode,
+  nodeOf,
+  sectionAndAccountOf,
+  sectionOf,
+  statementOf,
+  titleOf,
+  type AccountId,
+  type Chart,
+  type ChartNode,
+  type RowKey,
+} from '@iunctus/core';
+
+/** The accounts that a register is of. */
+export interface RegisterAccounts {
+  readonly accounts: readonly AccountId[];
+  readonly title: string;
+  /** Whether all of them belong to the profit and loss, whose balances begin anew each year. */
+  readonly isOfYear: boolean;
+  /** Whether postings of several accounts stand in it. */
+  readonly isMany: boolean;
+}
+
+const idsOf = (nodes: readonly ChartNode[]): readonly AccountId[] =>
+  nodes.flatMap(({ account, absorbed }) => [account.id, ...absorbed]);
+
+/**
+ * What a register is of: an account with all below it, or a line of a statement (by the key of its row), which takes of
+ * them those that lead to its section. `null` where nothing of the chart is meant.
+ */
+export const registerAccounts = (chart: Chart, of: AccountId | RowKey): RegisterAccounts | null => {
+  const row = sectionAndAccountOf(of);
+  const top = nodeOf(chart, row?.accountId ?? of);
+  if (top === undefined && row?.accountId !== null) return null;
+  const below = [...eachNode(top === undefined ? chart.roots : [top])];
+  const section = row?.section ?? null;
+  const nodes =
+    section === null ? below : below.filter(({ account }) => sectionOf(account.kind) === section);
+  if (nodes.length === 0) return null;
+  return {
+    accounts: idsOf(nodes),
+    title: top === undefined ? '' : titleOf(top.account),
+    isOfYear: nodes.every(({ account }) => statementOf(account.kind) === 'profitAndLoss'),
+    isMany: nodes.filter(({ account }) => account.role === 'posting').length > 1,
+  };
+};

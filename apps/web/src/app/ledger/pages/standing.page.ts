@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { StandingEntryAnswer, StandingEntryRequest } from '@iunctus/contract';
+import { readTypedEntry } from '@iunctus/core';
+import { firstValueFrom } from 'rxjs';
+import { Rights } from '../../session/state/rights';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { reading } from '../../shared/api/reading';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { today } from '../../shared/dates/today';
+import { counted } from '../../shared/words/counted';
+import { FREQUENCY_WORDS } from '../../shared/words/entry-words';
+import { dateWords } from '../../shared/words/period-words';
+import { StandingFormComponent } from '../components/standing-form.component';
+import { BooksReader } from '../model/books-reader';
+import { dueEntries, nextOf } from '../model/due-entries';
+
+/** Entries that come again and again: when, what they post, and what became of their days. */
+@Component({
+  selector: 'iu-standing-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ProblemNoteComponent, ReadingNoteComponent, RouterLink, StandingFormComponent],
+  templateUrl: './standing.page.html',
+  styleUrl: './standing.page.css',
+})
+export class StandingPage {
+  private readonly api = inject(ApiService);
+  protected readonly rights = inject(Rights);
+  protected readonly reader = inject(BooksReader);
+  readonly clientId = input.required<string>();
+  protected readonly day = dateWords;
+  protected readonly often = FREQUENCY_WORDS;
+  /** Which one is open in the form; `new` for none that is there. */
+  protected readonly open = signal<string | null>(null);
+  protected readonly problem = signal<ApiProblem | null>(null);
+
+  protected readonly standings = reading(
+    () => this.clientId(),
+    (clientId) => this.api.ask('standings', { clientId }),
+  );
+  protected readonly rows = computed(() =>
+    (this.standings.value() ?? []).map((standing) => {
+      const { entry } = readTypedEntry(
+        { ...standing.entry, date: today() },
+        this.reader.currency(),
+      );
+      const amount = entry.lines.reduce((sum, line) => sum + Math.max(line.amount, 0), 0);
+      return {
+        standing,
+        next: nextOf(standing),
+        due: dueEntries([standing], today()).length,
+        amount: amount === 0 ? $localize`asked each time` : this.reader.amount(amount),
+      };
+    }),
+  );
+
+  protected dueWords(due: number): string {
+    return counted(due, { one: $localize`# due`, other: $localize`# due` });
+  }
+
+  protected skippedOf({ days }: StandingEntryAnswer): readonly string[] {
+    return days.flatMap(({ due, entry }) => (entry === null ? [due] : []));
+  }
+
+  protected postedOf({ days }: StandingEntryAnswer): number {
+    return days.filter(({ entry }) => entry !== null).length;
+  }
+
+  protected async keep(request: StandingEntryRequest): Promise<void> {
+    const open = this.open();
+    const standingId = open === null || open === 'new' ? crypto.randomUUID() : open;
+    await this.work(() =>
+      firstValueFrom(
+        this.api.ask('keepStanding', { clientId: this.clientId(), standingId, body: request }),
+      ),
+    );
+    if (this.problem() === null) this.open.set(null);
+  }
+
+  protected async end({ id: standingId }: StandingEntryAnswer): Promise<void> {
+    const asked = { clientId: this.clientId(), standingId };
+    await this.work(() => firstValueFrom(this.api.ask('dropStanding', asked)));
+  }
+
+  protected async offerAgain({ id: standingId }: StandingEntryAnswer, due: string): Promise<void> {
+    const asked = { clientId: this.clientId(), standingId, body: { due, skipped: false } };
+    await this.work(() => firstValueFrom(this.api.ask('skipStanding', asked)));
+  }
+
+  private async work(what: () => Promise<unknown>): Promise<void> {
+    this.problem.set(null);
+    try {
+      await what();
+    } catch (error) {
+      this.problem.set(problemOf(error));
+    }
+    this.standings.again();
+  }
+}
