@@ -16,6 +16,7 @@ const CORE_LAYERS = [
   ['numbering'],
   ['planning'],
   ['findings', 'importing', 'outline', 'starting'],
+  ['journals'],
 ];
 
 /** Folders of the server, in the same way. */

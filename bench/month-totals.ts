@@ -2,6 +2,7 @@
 // Baseline: the same amounts summed from the lines in SQL, in the same run.
 import { manyAmounts } from '../apps/server/src/postings/balances.queries';
 import { addChart, openDatabase } from './support/database';
+import { postMany } from './support/post-many';
 import { largeChart } from './support/large-chart';
 import { compare, median, say } from './support/report';
 
@@ -43,19 +44,12 @@ const { head } = await addChart(database, 'A million lines', records);
 const ids = records.map(({ id }) => id);
 
 say(`Posting ${ENTRIES * 2} lines to ${ids.length} accounts over 16 months …`);
-await pool.query(
-  `INSERT INTO entry (id, practice_id, chart_id, entry_date, source, comment)
-   SELECT lpad(to_hex(n), 32, '0')::uuid, $1, $2, date '2025-07-01' + (n % 488), 'journal', 'bench'
-   FROM generate_series(1, $3::int) AS n`,
-  [viewer.practiceId, head.id, ENTRIES],
-);
-await pool.query(
-  `INSERT INTO entry_line (chart_id, entry_id, line_number, account_id, amount)
-   SELECT $1, lpad(to_hex(n), 32, '0')::uuid, side,
-          ($2::uuid[])[1 + (n * (6 * side + 1) + side) % $3], CASE side WHEN 1 THEN n ELSE -n END
-   FROM generate_series(1, $4::int) AS n, generate_series(1, 2) AS side`,
-  [head.id, ids, ids.length, ENTRIES],
-);
+await postMany(database, head, {
+  entries: ENTRIES,
+  day: "date '2025-07-01' + (n % 488)",
+  account: `($2::uuid[])[1 + (n * (6 * side + 1) + side) % cardinality($2)]`,
+  ids,
+});
 await pool.query('VACUUM ANALYZE');
 
 const fromLines = () =>

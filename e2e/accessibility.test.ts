@@ -109,6 +109,36 @@ const PLACES: readonly {
       await maren.page.waitForSelector('#period-panel :focus');
     },
   },
+  ...(
+    [
+      ['the journal', 'journal', 'Interest on the reserve'],
+      ['an entry that is typed', 'new', 'takes what is missing'],
+      ['a register', 'register', 'Choose an account to read it'],
+      ['standing entries', 'standing', 'what is posted again and again'],
+      ['opening balances', 'openings', 'Nothing differs from the books.'],
+      ['locks', 'locks', 'No period is locked.'],
+    ] as const
+  ).map(([name, place, sees]) => ({ name, at: `ledger/${place}`, sees })),
+  {
+    name: 'an entry that is unfolded',
+    at: 'ledger/journal',
+    sees: 'Interest on the reserve',
+    then: async (maren) => {
+      await maren.tabTo('677');
+      await maren.press('Enter');
+      await maren.sees('Brought in from elsewhere');
+    },
+  },
+  {
+    name: 'the lines of an account',
+    at: 'chart',
+    sees: 'Gross profit',
+    then: async (maren) => {
+      await maren.goTo('1010');
+      await maren.press('l');
+      await maren.sees('Supplier bills paid');
+    },
+  },
   {
     name: 'the menu of who is signed in',
     at: 'chart',

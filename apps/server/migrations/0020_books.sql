@@ -55,7 +55,7 @@ ALTER TABLE entry_line
 ALTER TABLE entry_line ENABLE TRIGGER entry_line_immutable;
 DROP INDEX entry_line_by_account;
 CREATE UNIQUE INDEX entry_line_in_order
-  ON entry_line (chart_id, account_id, entry_date, sequence, line_number) INCLUDE (amount);
+  ON entry_line (chart_id, account_id, entry_date, sequence, line_number) INCLUDE (amount, entry_id);
 
 -- Who locked the books through which day, and who opened them again: the newest counts.
 CREATE TABLE period_lock (

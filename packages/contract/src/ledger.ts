@@ -295,3 +295,33 @@ export type LockRequest = v.InferOutput<typeof LockRequest>;
 /** Brings accounts to their balances at the end of a month. */
 export const PostOpeningRequest = OpeningBalancesSchema;
 export const OpeningPosted = v.strictObject({ posted: v.number() });
+
+/** Asks which entries are in the books already. */
+export const KnownEntriesRequest = v.strictObject({
+  ids: v.pipe(v.array(Id), v.maxLength(20_000)),
+});
+export const KnownEntriesAnswer = v.array(v.strictObject({ id: Id, number: v.number() }));
+
+/** Entries of a list, under ids that follow from what stands in it, so that a list brought in again posts nothing. */
+export const PostListRequest = v.strictObject({
+  entries: v.pipe(
+    v.array(
+      v.strictObject({
+        id: Id,
+        date: DateText,
+        source: v.picklist(TYPED_SOURCES),
+        comment: textUpTo(COMMENT_LIMIT),
+        lines: v.pipe(v.array(EntryLineSchema), v.maxLength(20_000)),
+      }),
+    ),
+    v.maxLength(5_000),
+  ),
+});
+export type PostListRequest = v.InferOutput<typeof PostListRequest>;
+/** How many were posted, how many were there before, and which were refused. */
+export const PostListAnswer = v.strictObject({
+  posted: v.number(),
+  known: v.number(),
+  refused: v.array(v.strictObject({ id: Id, faults: v.array(PlacedFaultSchema) })),
+});
+export type PostListAnswer = v.InferOutput<typeof PostListAnswer>;

@@ -1,5 +1,6 @@
 export * from './chart-table';
 export * from './csv';
+export * from './journal';
 export * from './workbook';
 export * from './json';
 export * from './audit-xml';

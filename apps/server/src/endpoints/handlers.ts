@@ -26,9 +26,9 @@ import {
 import { forgetKind, kindLessons, learnKind } from '../kind-lessons/kind-lessons.service';
 import { keepKnownList, knownLists } from '../known-lists/known-lists.service';
 import { draftsOf, dropDraft, keepDraft } from '../ledger/drafts.service';
-import { entryOf, journalOf } from '../ledger/journal.service';
+import { entryOf, journalOf, knownEntries } from '../ledger/journal.service';
 import { lockBooks, locksOf } from '../ledger/locks.service';
-import { postEntry, reverseEntry } from '../ledger/posting.service';
+import { postEntry, postList, reverseEntry } from '../ledger/posting.service';
 import { registerOf } from '../ledger/register.service';
 import { dropStanding, keepStanding, skipStanding, standingsOf } from '../ledger/standing.service';
 import {
@@ -129,6 +129,9 @@ export const HANDLERS: Handlers = {
       entryId: idIn(call.params, 'entryId'),
       request: call.body,
     }),
+  knownEntries: ({ pool }, call) =>
+    knownEntries(pool, call.viewer, { clientId: clientIn(call), ids: call.body.ids }),
+  postList: ({ pool }, call) => postList(pool, { ...booksIn(call), request: call.body }),
   register: ({ pool }, call) =>
     registerOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
   drafts: ({ pool }, call) => draftsOf(pool, call.viewer, clientIn(call)),

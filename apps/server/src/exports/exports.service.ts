@@ -7,19 +7,21 @@ import {
   writeAuditBalances,
   writeAuditXml,
   writeCsv,
+  writeJournal,
   writeJson,
   writePrintedChart,
   writeReturnWorkbook,
   writeWorkbook,
   type CrosswalkLine,
 } from '@iunctus/exchange';
-import { knownAccount } from '@iunctus/core';
+import { firstDayOf, knownAccount, lastDayOf } from '@iunctus/core';
 import type pg from 'pg';
 import { practiceName } from '../access/access.queries';
 import type { Viewer } from '../access/viewer';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
+import { allEntriesOf } from '../ledger/journal.service';
 import { problem } from '../problems/problem';
 import { listRevisions } from '../revisions/revisions.service';
 import { auditRowsOf } from './audit-rows';
@@ -32,6 +34,7 @@ export const EXPORT_FORMATS = [
   'xlsx',
   'json',
   'pdf',
+  'journal',
   'audit-file',
   'audit-accounts',
   'audit-balances',
@@ -56,6 +59,7 @@ const FILES: Readonly<Record<ExportFormat, readonly [name: string, type: string]
   xlsx: ['chart of accounts.xlsx', XLSX],
   json: ['chart of accounts.json', JSON_TYPE],
   pdf: ['chart of accounts.pdf', 'application/pdf'],
+  journal: ['journal.csv', 'text/csv; charset=utf-8'],
   'audit-file': ['audit file.xml', 'application/xml; charset=utf-8'],
   'audit-accounts': ['audit accounts.txt', 'text/plain; charset=utf-8'],
   'audit-balances': ['audit balances.txt', 'text/plain; charset=utf-8'],
@@ -112,6 +116,19 @@ const printed = async (taken: Taken, { query, today }: Asked): Promise<Uint8Arra
   });
 };
 
+/** Every entry of a period, or of all time. */
+const journalFile = async (
+  { pool, viewer, client, chart }: Taken,
+  period: Period | null,
+): Promise<string> => {
+  const days = {
+    first: period === null ? null : firstDayOf(period.first),
+    last: period === null ? null : lastDayOf(period.last),
+  };
+  const entries = await allEntriesOf(pool, viewer, { clientId: client.id, ...days });
+  return writeJournal(entries, chart, client.currency);
+};
+
 const content = async (taken: Taken, asked: Asked): Promise<Exported['content']> => {
   const { pool, viewer, client, chart, revision } = taken;
   const { format, query, clientId } = asked;
@@ -133,6 +150,8 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
       });
     case 'pdf':
       return printed(taken, asked);
+    case 'journal':
+      return journalFile(taken, periodIn(query));
     case 'return':
       return writeReturnWorkbook(await returnPartsOf(taken, periodOf(query)));
     case 'return-file':

@@ -122,3 +122,18 @@ export const manyEntries = async (
   });
   return rows.map(entryOf);
 };
+
+/** Which of some ids are those of entries, with their numbers. */
+export const manyNumbers = async (
+  on: Reader,
+  head: ChartHead,
+  ids: readonly string[],
+): Promise<{ id: string; number: number }[]> => {
+  const rows = await many<{ id: string; number: string }>(on, {
+    text: `
+      SELECT id, number::int8 AS number FROM entry
+      WHERE practice_id = $1 AND chart_id = $2 AND id = ANY ($3::uuid[]) ORDER BY number`,
+    values: [head.practiceId, head.id, ids],
+  });
+  return rows.map(({ id, number }) => ({ id, number: exactInteger(number) }));
+};

@@ -8,7 +8,7 @@ import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf } from '../database/transaction';
 import { problem } from '../problems/problem';
-import { manyEntries, manyEntriesById, type Narrowed } from './journal.queries';
+import { manyEntries, manyEntriesById, manyNumbers, type Narrowed } from './journal.queries';
 
 /** Entries that one answer holds at most. */
 const PAGE = 60;
@@ -57,5 +57,39 @@ export const entryOf = (
     inChart(on, { viewer, clientId }, async ({ head, personal }) => {
       const [entry] = veiledEntries(await manyEntriesById(on, head, entryId), personal);
       return entry === undefined ? problem({ code: 'notFound' }) : madeOfVeiled(entry);
+    }),
+  );
+
+/** Which entries of a list are in the books already. */
+export const knownEntries = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  { clientId, ids }: { readonly clientId: string; readonly ids: readonly string[] },
+): Promise<Veiled<{ id: string; number: number }[]>> =>
+  inChart(pool, { viewer, clientId }, async ({ head }) =>
+    madeOfVeiled(await manyNumbers(pool, head, ids)),
+  );
+
+/** Entries that are read at once where all are wanted. */
+const MANY = 2000;
+
+/** All entries of a span of days, both inclusive, the oldest first. */
+export const allEntriesOf = (
+  pool: pg.Pool,
+  viewer: Viewer,
+  { clientId, first, last }: { readonly clientId: string } & Pick<JournalRequest, 'first' | 'last'>,
+): Promise<Veiled<EntryAnswer[]>> =>
+  onSnapshotOf(pool, (on) =>
+    inChart(on, { viewer, clientId }, async ({ head, personal }) => {
+      const narrowed = { first, last, source: null, text: '', amount: null, number: null };
+      const entries: EntryAnswer[] = [];
+      let before: JournalRequest['before'] = null;
+      for (let more = true; more;) {
+        const page: EntryAnswer[] = await manyEntries(on, head, { narrowed, before, most: MANY });
+        entries.push(...page);
+        before = page.at(-1) ?? null;
+        more = page.length === MANY;
+      }
+      return veiledEntries(entries.reverse(), personal);
     }),
   );

@@ -1,4 +1,10 @@
-import type { PostedAnswer, PostEntryRequest, ReverseRequest } from '@iunctus/contract';
+import type {
+  PostedAnswer,
+  PostEntryRequest,
+  PostListAnswer,
+  PostListRequest,
+  ReverseRequest,
+} from '@iunctus/contract';
 import {
   checkEntry,
   reversalOf,
@@ -11,7 +17,7 @@ import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { loadChart } from '../charts/chart-store';
 import { inLockedChart, type InChart } from '../charts/in-chart';
-import { bearsNoAccount } from '../charts/veil';
+import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
@@ -19,7 +25,7 @@ import { postEntries, type Entry } from '../postings/entries.queries';
 import { problem } from '../problems/problem';
 import { lockedThrough } from './books.queries';
 import { deleteDraft } from './drafts.queries';
-import { manyEntriesById } from './journal.queries';
+import { manyEntriesById, manyNumbers } from './journal.queries';
 import { insertStandingDay } from './standing.queries';
 
 interface Asked {
@@ -61,10 +67,15 @@ const hiddenFaults = ({ personal }: AtBooks, { lines }: NewEntry): readonly Plac
     personal.veil.hides(accountId) ? [{ line, fault: { code: 'gone' } as const }] : [],
   );
 
-const refuseFaults = (at: AtBooks, entry: NewEntry, byHand: boolean): void => {
-  const { chart, books } = at;
+const faultsOf = (at: AtBooks, entry: NewEntry, byHand: boolean): readonly PlacedFault[] => {
   const hidden = hiddenFaults(at, entry);
-  const faults = hidden.length > 0 ? hidden : checkEntry({ chart, books, entry, byHand });
+  return hidden.length > 0
+    ? hidden
+    : checkEntry({ chart: at.chart, books: at.books, entry, byHand });
+};
+
+const refuseFaults = (at: AtBooks, entry: NewEntry, byHand: boolean): void => {
+  const faults = faultsOf(at, entry, byHand);
   if (faults.length > 0) problem({ code: 'entryRefused', faults: [...faults] });
 };
 
@@ -126,4 +137,30 @@ export const reverseEntry = (
     const entry = reversalOf(there, { chart: at.chart, ...request });
     refuseFaults(at, entry, false);
     return post(at, { ...entry, id: request.id, reverses: entryId });
+  });
+
+/** Posts the entries of a list that can be: those that are there already are passed over, refused ones are named. */
+export const postList = (
+  pool: pg.Pool,
+  { request, ...asked }: Asked & { readonly request: PostListRequest },
+): Promise<Veiled<PostListAnswer>> =>
+  atBooks(pool, asked, async (at) => {
+    const ids = request.entries.map(({ id }) => id);
+    const known = new Set((await manyNumbers(at.on, at.head, ids)).map(({ id }) => id));
+    const fresh = new Map(
+      request.entries.filter(({ id }) => !known.has(id)).map((entry) => [entry.id, entry]),
+    );
+    const refused = [...fresh.values()].flatMap((entry) => {
+      const faults = faultsOf(at, entry, false);
+      return faults.length === 0 ? [] : [{ id: entry.id, faults: [...faults] }];
+    });
+    for (const { id } of refused) fresh.delete(id);
+    const { userId: authorId } = at.viewer;
+    if (fresh.size > 0)
+      await postEntries(
+        at.on,
+        at.head,
+        [...fresh.values()].map((entry) => ({ ...entry, authorId })),
+      );
+    return madeOfVeiled({ posted: fresh.size, known: known.size, refused });
   });

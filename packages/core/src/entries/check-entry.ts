@@ -4,7 +4,7 @@ import { accountOf } from '../chart/queries';
 import { lastDayOf, daysFrom, type CalendarDate } from '../dates/calendar-date';
 import { addMonths, fiscalYearStart, monthOf } from '../dates/month';
 import { elementOf } from '../kinds/kinds';
-import { add, AMOUNT_LIMIT, sum, type Minor } from '../money/minor';
+import { AMOUNT_LIMIT } from '../money/minor';
 import { isOffered, resolvedSettings } from '../settings/rules';
 import { converted, isRate } from './converted';
 import { LINES_LIMIT, type Books, type EntryLine, type NewEntry } from './entry';
@@ -80,12 +80,14 @@ const isMemorandum = (chart: Chart, { accountId }: EntryLine): boolean => {
   return account !== undefined && elementOf(account.kind) === 'memorandum';
 };
 
-const totalOf = (lines: readonly EntryLine[]): Minor => sum(lines.map(({ amount }) => amount));
+/** Counted beyond what an amount may be: what is too much is a fault of its line, never an exception. */
+const totalOf = (lines: readonly EntryLine[]): number =>
+  Number(lines.reduce((total, { amount }) => total + BigInt(Math.trunc(amount)), 0n));
 
 const balanceFault = (chart: Chart, lines: readonly EntryLine[]): EntryFault | null => {
   const memorandum = lines.filter((line) => isMemorandum(chart, line));
   const aside = totalOf(memorandum);
-  const difference = add(totalOf(lines), -aside);
+  const difference = totalOf(lines) - aside;
   if (difference !== 0) return { code: 'unbalanced', difference };
   return aside === 0 ? null : { code: 'memorandumUnbalanced', difference: aside };
 };

@@ -4,7 +4,7 @@ export const LIMITS = {
   bytes: 25 * 1024 * 1024,
   /** Bytes of what a packed file comes to. */
   unpackedBytes: 200 * 1024 * 1024,
-  rows: 50_000,
+  rows: 200_000,
   columns: 200,
   /** Characters of one cell. */
   cell: 8_000,

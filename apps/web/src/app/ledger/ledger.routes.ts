@@ -34,6 +34,11 @@ export const LEDGER_ROUTES: Routes = [
     loadComponent: () => import('./pages/openings.page').then((m) => m.OpeningsPage),
   },
   {
+    path: 'bring-in',
+    title: 'Entries from a file · Iunctus',
+    loadComponent: () => import('./pages/bring-in.page').then((m) => m.BringInPage),
+  },
+  {
     path: 'locks',
     title: 'Locks · Iunctus',
     loadComponent: () => import('./pages/locks.page').then((m) => m.LocksPage),

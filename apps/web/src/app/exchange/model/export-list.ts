@@ -47,6 +47,16 @@ const CHART_OFFERS: readonly ExportOffer[] = [
   },
 ];
 
+const BOOKS_OFFERS: readonly ExportOffer[] = [
+  {
+    format: 'journal',
+    name: $localize`Journal`,
+    kind: 'CSV',
+    sentence: $localize`Every entry line by line, as the ledger takes it in again.`,
+    amounts: 'wanted',
+  },
+];
+
 const AUDIT_OFFERS: readonly ExportOffer[] = [
   {
     format: 'audit-file',
@@ -87,6 +97,7 @@ export const BACKUP_GROUP: ExportGroup = { name: $localize`To keep safe`, offers
 /** Everything that can be taken out for every client, by whom it is for. */
 export const EXPORT_GROUPS: readonly ExportGroup[] = [
   { name: $localize`The chart`, offers: CHART_OFFERS },
+  { name: $localize`The books`, offers: BOOKS_OFFERS },
   { name: $localize`For auditors`, offers: AUDIT_OFFERS },
 ];
 

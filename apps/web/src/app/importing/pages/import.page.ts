@@ -44,7 +44,10 @@ import { LessonsListComponent } from '../components/lessons-list.component';
 import { KindLessons } from '../model/kind-lessons';
 import { LinedListComponent } from '../components/lined-list.component';
 import { RowPanelComponent } from '../components/row-panel.component';
-import { SourceChoiceComponent, type ChosenSource } from '../components/source-choice.component';
+import {
+  SourceChoiceComponent,
+  type ChosenSource,
+} from '../../shared/components/source-choice.component';
 import { TypesListComponent } from '../components/types-list.component';
 import { ImportDraft } from '../model/import-draft';
 import { ImportEngine } from '../model/import-engine';

@@ -106,6 +106,23 @@ export class EntryLinesComponent {
     })),
   );
 
+  /** What a field or a button of a line is, for those who hear it. */
+  protected words(what: 'debit' | 'credit' | 'rate' | 'comment' | 'remove', index: number): string {
+    const line = index + 1;
+    switch (what) {
+      case 'debit':
+        return $localize`Debit of line ${line}`;
+      case 'credit':
+        return $localize`Credit of line ${line}`;
+      case 'rate':
+        return $localize`Rate of line ${line}`;
+      case 'comment':
+        return $localize`Comment of line ${line}`;
+      case 'remove':
+        return $localize`Remove line ${line}`;
+    }
+  }
+
   protected showForeign(): void {
     this.foreignShown.set(true);
     this.focusOn(0, 'currency');

@@ -20,6 +20,7 @@ export type PlaceName =
   | 'ledger/standing'
   | 'ledger/openings'
   | 'ledger/locks'
+  | 'ledger/bring-in'
   | 'exchange'
   | 'import'
   | 'history'
@@ -100,6 +101,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Register of an account: every line with its balance`, 'ledger/register'),
   place($localize`Standing entries that come again`, 'ledger/standing'),
   place($localize`Type opening balances`, 'ledger/openings'),
+  place($localize`Bring entries in from a file: journal`, 'ledger/bring-in'),
   place($localize`Lock the books through a day`, 'ledger/locks'),
   place($localize`Go to the exchange: download the chart`, 'exchange'),
   place($localize`Bring a list in: from a file or a spreadsheet`, 'import'),

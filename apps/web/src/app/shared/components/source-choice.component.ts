@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, output, signal } from '@angular/core';
-import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { FocusFirstDirective } from './focus-first.directive';
 
 /** A list that was chosen, dropped or pasted. */
 export interface ChosenSource {

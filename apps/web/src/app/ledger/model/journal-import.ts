@@ -1,0 +1,262 @@
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import type { PostListAnswer, PostListRequest } from '@iunctus/contract';
+import {
+  accountKey,
+  recordOf,
+  type AccountId,
+  type DateOrder,
+  type JournalColumns,
+  type JournalUse,
+} from '@iunctus/core';
+import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
+import { firstValueFrom } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { createJournalWorker } from '../workers/journal-worker.factory';
+import type {
+  JournalAnswer,
+  JournalPlan,
+  JournalQuestion,
+  JournalSheet,
+} from '../workers/journal-messages';
+import { BooksReader } from './books-reader';
+
+type Source = PostListRequest['entries'][number]['source'];
+
+/** How far posting is: entries done of all, and what became of them. */
+export interface Posting {
+  readonly done: number;
+  readonly all: number;
+  readonly posted: number;
+  readonly known: number;
+  readonly refused: PostListAnswer['refused'];
+  readonly state: 'posting' | 'done' | 'stopped';
+}
+
+/** Entries that one request posts, and ids that one asks for. */
+const AT_ONCE = 1000;
+const IDS_AT_ONCE = 20_000;
+
+/** A list of entries on its way into the books: read and held against them in a worker, posted part by part. */
+@Injectable()
+export class JournalImport {
+  private readonly api = inject(ApiService);
+  private readonly reader = inject(BooksReader);
+  private worker = this.started();
+  private serial = 0;
+  private taken: ((entries: PostListRequest['entries']) => void) | null = null;
+
+  readonly name = signal('');
+  readonly sheets = signal<readonly JournalSheet[] | null>(null);
+  readonly sheet = signal(0);
+  readonly columns = signal<JournalColumns | null>(null);
+  readonly order = signal<DateOrder | null>(null);
+  readonly source = signal<Source>('journal');
+  readonly accounts = signal<ReadonlyMap<string, AccountId>>(new Map());
+  private readonly mended = signal<
+    ReadonlyMap<number, Readonly<Partial<Record<JournalUse, string>>>>
+  >(new Map());
+  readonly fileProblem = signal<FileProblem | null>(null);
+  readonly problem = signal<ApiProblem | null>(null);
+  readonly busy = signal(false);
+  readonly plan = signal<JournalPlan | null>(null);
+  /** Ids of its entries that are in the books already. */
+  private readonly known = signal<ReadonlySet<string>>(new Set());
+  readonly knownCount = computed(() => this.known().size);
+  readonly freshCount = computed(() => (this.plan()?.ids.length ?? 0) - this.known().size);
+  readonly posting = signal<Posting | null>(null);
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.serial += 1;
+      this.worker.terminate();
+    });
+  }
+
+  /** Reads a file; what was read before is forgotten. */
+  async read(name: string, file: Blob): Promise<void> {
+    this.leave();
+    this.name.set(name);
+    if (file.size > LIMITS.bytes) return this.fileProblem.set({ code: 'tooLarge' });
+    this.busy.set(true);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    this.send({ type: 'read', bytes, chart: recordOf(this.reader.chart()) });
+  }
+
+  /** Forgets the list. */
+  leave(): void {
+    this.worker.terminate();
+    this.worker = this.started();
+    this.serial += 1;
+    for (const one of [this.sheets, this.columns, this.order, this.plan, this.posting])
+      one.set(null);
+    this.fileProblem.set(null);
+    this.problem.set(null);
+    this.sheet.set(0);
+    this.accounts.set(new Map());
+    this.mended.set(new Map());
+    this.known.set(new Set());
+    this.busy.set(false);
+  }
+
+  chooseSheet(sheet: number): void {
+    this.sheet.set(sheet);
+    this.columns.set(this.sheets()?.[sheet]?.columns ?? null);
+    this.mended.set(new Map());
+    this.again();
+  }
+
+  /** A column is used otherwise; a use that another column had is free then. */
+  use(column: number, use: JournalUse | null): void {
+    const columns = this.columns();
+    if (columns === null) return;
+    const uses = columns.uses.map((had, at) => (at === column ? use : had === use ? null : had));
+    this.columns.set({ ...columns, uses });
+    this.again();
+  }
+
+  chooseOrder(order: DateOrder): void {
+    this.order.set(order);
+    this.again();
+  }
+
+  chooseSource(source: Source): void {
+    this.source.set(source);
+    this.again();
+  }
+
+  /** A text stands for an account. */
+  nameAccount(text: string, accountId: AccountId): void {
+    this.accounts.set(new Map([...this.accounts(), [accountKey(text), accountId]]));
+    this.again();
+  }
+
+  /** A cell is put right. */
+  mend(line: number, use: JournalUse, text: string): void {
+    const had = this.mended().get(line) ?? {};
+    this.mended.set(new Map([...this.mended(), [line, { ...had, [use]: text }]]));
+    this.again();
+  }
+
+  private again(): void {
+    const columns = this.columns();
+    if (columns === null) return;
+    this.serial += 1;
+    this.busy.set(true);
+    this.posting.set(null);
+    this.send({
+      type: 'plan',
+      serial: this.serial,
+      sheet: this.sheet(),
+      columns,
+      order: this.order(),
+      accounts: this.accounts(),
+      mended: this.mended(),
+      chart: recordOf(this.reader.chart()),
+      books: this.reader.books(),
+      usualOrder: this.reader.order(),
+      source: this.source(),
+      clientId: this.reader.client()?.id ?? '',
+    });
+  }
+
+  private send(message: JournalQuestion): void {
+    this.worker.postMessage(message);
+  }
+
+  private started(): Worker {
+    const worker = createJournalWorker();
+    worker.addEventListener('message', ({ data }: MessageEvent<JournalAnswer>) => this.hear(data));
+    // A file that the reader cannot bear takes only the worker with it.
+    worker.addEventListener('error', () => {
+      this.leave();
+      this.fileProblem.set({ code: 'damaged' });
+    });
+    return worker;
+  }
+
+  private hear(answer: JournalAnswer): void {
+    if ('serial' in answer && answer.serial !== this.serial) return;
+    switch (answer.type) {
+      case 'read':
+        this.sheets.set(answer.sheets);
+        return this.chooseSheet(0);
+      case 'unreadable':
+        this.busy.set(false);
+        return this.fileProblem.set(answer.problem);
+      case 'planned':
+        this.plan.set(answer.plan);
+        return void this.lookUp(answer.plan.ids);
+      case 'taken':
+        this.taken?.(answer.entries);
+    }
+  }
+
+  /** Which of the entries are in the books already. */
+  private async lookUp(ids: readonly string[]): Promise<void> {
+    const { serial } = this;
+    const known = new Set<string>();
+    try {
+      for (let from = 0; from < ids.length; from += IDS_AT_ONCE) {
+        const body = { ids: ids.slice(from, from + IDS_AT_ONCE) };
+        const asked = { clientId: this.clientId(), body };
+        for (const { id } of await firstValueFrom(this.api.ask('knownEntries', asked)))
+          known.add(id);
+      }
+    } catch (error) {
+      this.problem.set(problemOf(error));
+    }
+    if (serial !== this.serial) return;
+    this.known.set(known);
+    this.busy.set(false);
+  }
+
+  private clientId(): string {
+    return this.reader.client()?.id ?? '';
+  }
+
+  private entries(from: number): Promise<PostListRequest['entries']> {
+    return new Promise((resolve) => {
+      this.taken = resolve;
+      this.send({ type: 'take', serial: this.serial, from, count: AT_ONCE });
+    });
+  }
+
+  /** Posts the entries that can be, part by part; what was posted stays where it is stopped. */
+  async post(): Promise<void> {
+    const all = this.plan()?.ids.length ?? 0;
+    const { serial } = this;
+    this.problem.set(null);
+    let so: Posting = { done: 0, all, posted: 0, known: 0, refused: [], state: 'posting' };
+    this.posting.set(so);
+    const touched = new Set<AccountId>();
+    try {
+      while (so.done < all && this.posting()?.state === 'posting' && serial === this.serial) {
+        const entries = await this.entries(so.done);
+        for (const { lines } of entries) for (const { accountId } of lines) touched.add(accountId);
+        const asked = { clientId: this.clientId(), body: { entries } };
+        const { posted, known, refused } = await firstValueFrom(this.api.ask('postList', asked));
+        so = {
+          ...so,
+          done: so.done + entries.length,
+          posted: so.posted + posted,
+          known: so.known + known,
+          refused: [...so.refused, ...refused],
+        };
+        if (serial !== this.serial) return;
+        this.posting.set({ ...so, state: this.posting()?.state ?? 'stopped' });
+      }
+    } catch (error) {
+      this.problem.set(problemOf(error));
+    }
+    this.posting.set({ ...so, state: so.done === all ? 'done' : 'stopped' });
+    this.reader.changed([...touched]);
+    void this.lookUp(this.plan()?.ids ?? []);
+  }
+
+  /** Posts no more; what was posted stays. */
+  stop(): void {
+    const posting = this.posting();
+    if (posting !== null) this.posting.set({ ...posting, state: 'stopped' });
+  }
+}

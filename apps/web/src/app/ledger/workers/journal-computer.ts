@@ -1,0 +1,127 @@
+import type { PostListRequest } from '@iunctus/contract';
+import {
+  accountFinder,
+  chartOf,
+  groupEntries,
+  readJournal,
+  recognizeJournal,
+  type JournalEntry,
+  type JournalLine,
+} from '@iunctus/core';
+import { readFile, type Sheet } from '@iunctus/exchange/reading';
+import type {
+  JournalAnswer,
+  JournalAgainst,
+  JournalPlan,
+  JournalQuestion,
+  JournalSheet,
+} from './journal-messages';
+
+/** Rows of a sheet that are shown above its columns; faults and lines that are shown at most. */
+const HEAD = 12;
+const SHOWN = 100;
+
+type Asked<T extends JournalQuestion['type']> = Extract<JournalQuestion, { type: T }>;
+type Posting = PostListRequest['entries'][number];
+
+/** An id that follows from a text, in the form of a UUID of version 8. Source: RFC 9562 (from memory). */
+export const idOf = async (text: string): Promise<string> => {
+  const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
+  const bytes = new Uint8Array(digest).slice(0, 16);
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x80;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return [0, 8, 12, 16, 20].map((at, part) => hex.slice(at, [8, 12, 16, 20, 32][part])).join('-');
+};
+
+const counted = (lines: readonly JournalLine[]): JournalPlan['unknown'] => {
+  const counts = new Map<string, number>();
+  for (const { accountText, accountId } of lines)
+    if (accountId === null && accountText !== '')
+      counts.set(accountText, (counts.get(accountText) ?? 0) + 1);
+  return [...counts]
+    .map(([text, count]) => ({ text, lines: count }))
+    .sort((a, b) => b.lines - a.lines);
+};
+
+const isGood = ({ hasProblems, faults }: JournalEntry): boolean =>
+  !hasProblems && faults.length === 0;
+
+/** The inside of the worker: keeps the rows of the file and the entries that were made of them. */
+export class JournalComputer {
+  private sheets: readonly Sheet[] = [];
+  private good: readonly Posting[] = [];
+
+  constructor(private readonly answer: (message: JournalAnswer) => void) {}
+
+  async take(message: JournalQuestion): Promise<void> {
+    if (message.type === 'read') return this.read(message);
+    if (message.type === 'plan') return this.plan(message);
+    const { serial, from, count } = message;
+    this.answer({ type: 'taken', serial, entries: this.good.slice(from, from + count) });
+  }
+
+  private async read({ bytes, chart }: Asked<'read'>): Promise<void> {
+    const reading = await readFile(bytes);
+    if (!reading.ok) return this.answer({ type: 'unreadable', problem: reading.problem });
+    const whole = chartOf(chart);
+    const find = accountFinder(whole);
+    const known = {
+      dimensions: whole.settings.dimensions,
+      isAccount: (text: string) => find(text, '') !== null,
+    };
+    this.sheets = reading.file.sheets;
+    const sheets = this.sheets.map(({ name, rows }): JournalSheet => {
+      const columns = recognizeJournal(rows, known);
+      const below = rows.filter(({ line }) => line > (columns.headingLine ?? 0));
+      return { name, count: below.length, head: below.slice(0, HEAD), columns };
+    });
+    this.answer({ type: 'read', sheets });
+  }
+
+  private async plan(asked: Asked<'plan'>): Promise<void> {
+    const { serial, sheet, books, source, ...how } = asked;
+    const chart = chartOf(asked.chart);
+    const rows = this.sheets[sheet]?.rows ?? [];
+    const read = readJournal({ ...how, rows, chart, currency: books.currency });
+    const entries = groupEntries(read.lines, { chart, books, source });
+    const good = entries.filter(isGood);
+    this.good = await Promise.all(good.map((entry) => postingOf(entry, asked)));
+    const faulty = entries.filter((entry) => !entry.hasProblems && entry.faults.length > 0);
+    const unread = read.lines.filter(
+      ({ problems, accountText }) =>
+        problems.some(({ rule }) => rule !== 'unknownAccount') ||
+        (problems.length > 0 && accountText === ''),
+    );
+    const dates = good.map(({ entry }) => entry.date).sort();
+    const plan: JournalPlan = {
+      order: read.order,
+      isOrderProven: read.isOrderProven,
+      lines: read.lines.length,
+      entries: entries.length,
+      first: dates[0] ?? '',
+      last: dates.at(-1) ?? '',
+      moved: good
+        .flatMap(({ entry }) => entry.lines)
+        .reduce((sum, { amount }) => sum + Math.max(amount, 0), 0),
+      unknown: counted(read.lines),
+      unread: unread.slice(0, SHOWN),
+      unreadCount: unread.length,
+      faulty: faulty.slice(0, SHOWN).map(({ lines, faults }) => ({ lines, faults })),
+      faultyCount: faulty.length,
+      ids: this.good.map(({ id }) => id),
+    };
+    this.answer({ type: 'planned', serial, plan });
+  }
+}
+
+const postingOf = async (
+  { entry, fingerprint }: JournalEntry,
+  { clientId, source }: Pick<JournalAgainst, 'clientId' | 'source'>,
+): Promise<Posting> => ({
+  id: await idOf(`${clientId}\n${fingerprint}`),
+  date: entry.date,
+  source,
+  comment: entry.comment,
+  lines: entry.lines.map((line) => ({ ...line, values: { ...line.values }, foreign: null })),
+});

@@ -1,0 +1,148 @@
+import type { Dimension } from '../dimensions/dimension';
+import { readListedAmount } from '../importing/amounts';
+import type { SourceRow } from '../importing/source';
+import { nameKey } from '../text/name-key';
+import { isListedDate } from './listed-date';
+
+/** What a column of a list of entries says of its lines. A dimension’s column says which value a line carries. */
+export const JOURNAL_USES = [
+  'date',
+  'entry',
+  'account',
+  'accountName',
+  'debit',
+  'credit',
+  'amount',
+  'comment',
+  'lineComment',
+] as const;
+export type JournalUse = (typeof JOURNAL_USES)[number] | `value/${string}`;
+
+/** What was made of the columns of a list of entries. */
+export interface JournalColumns {
+  /** The line of the headings; `null` where the list has none. */
+  readonly headingLine: number | null;
+  readonly headings: readonly string[];
+  /** What each column is used for; `null` where it is passed over. */
+  readonly uses: readonly (JournalUse | null)[];
+}
+
+/** What columns are headed with in lists of entries. Usage of the trade: common practice, no source. */
+const HEADED: Readonly<Record<(typeof JOURNAL_USES)[number], string>> = {
+  date: 'date, posting date, entry date, transaction date, trans date, booking date, journal date, accounting date, effective date, document date, day',
+  entry:
+    'entry, entry no, entry number, entry id, journal, journal no, journal number, journal entry, journal id, voucher, voucher no, voucher number, document, document no, document number, doc no, reference, reference no, ref, ref no, transaction, transaction no, transaction number, transaction id, trans no, batch, no, number, id',
+  account:
+    'account, account no, account number, account code, acct, acct no, gl account, gl code, ledger account, ledger code, nominal, nominal code, code, account id, number and name',
+  accountName: 'account name, account description, account title, ledger name, acct name, name',
+  debit: 'debit, debits, dr, debit amount',
+  credit: 'credit, credits, cr, credit amount',
+  amount: 'amount, net amount, amount signed, value, total, sum',
+  comment:
+    'comment, comments, description, entry description, journal description, memo, narration, narrative, text, details, particulars, explanation, subject, purpose',
+  lineComment: 'line comment, line description, line text, line memo, note, notes, remarks',
+};
+
+const plain = (text: string): string =>
+  nameKey(text)
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+const EXACT: ReadonlyMap<string, JournalUse> = new Map(
+  (Object.entries(HEADED) as [JournalUse, string][]).flatMap(([use, phrases]) =>
+    phrases.split(', ').map((phrase) => [phrase, use] as const),
+  ),
+);
+
+/** Headings that hold more than a phrase: “Debit (USD)”, “Amount EUR”. */
+const HELD: readonly (readonly [RegExp, JournalUse])[] = [
+  [/\bdebit\b/, 'debit'],
+  [/\bcredit\b/, 'credit'],
+  [/\bdate\b/, 'date'],
+  [/^amount\b/, 'amount'],
+];
+
+const useOf = (heading: string, dimensions: readonly Dimension[]): JournalUse | null => {
+  const key = plain(heading);
+  if (key === '') return null;
+  const dimension = dimensions.find(({ name }) => plain(name) === key);
+  if (dimension !== undefined) return `value/${dimension.id}`;
+  return EXACT.get(key) ?? HELD.find(([held]) => held.test(key))?.[1] ?? null;
+};
+
+/** Each use once, the first column first; but for comments, which say more of the line where there are two. */
+const once = (uses: readonly (JournalUse | null)[]): (JournalUse | null)[] => {
+  const taken = new Set<JournalUse>();
+  return uses.map((use) => {
+    if (use === null) return null;
+    const free = taken.has(use) && use === 'comment' ? 'lineComment' : use;
+    if (taken.has(free)) return null;
+    taken.add(free);
+    return free;
+  });
+};
+
+/** How many rows are looked at to find the headings, and to see what a column holds. */
+const HEAD = 25;
+const SAMPLE = 200;
+
+const share = (texts: readonly string[], test: (text: string) => boolean): number =>
+  texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
+
+const isAmount = (text: string): boolean =>
+  ['.', ','].some(
+    (decimal) =>
+      readListedAmount(text, { currency: 'BHD', decimal: decimal as '.' | ',' }) !== null,
+  );
+
+/** What a column without a heading holds by its content; `isAccount` knows what names an account. */
+const byContent = (
+  texts: readonly string[],
+  isAccount: (text: string) => boolean,
+): JournalUse | null => {
+  if (share(texts, isListedDate) > 0.8) return 'date';
+  if (share(texts, isAccount) > 0.6) return 'account';
+  if (share(texts, (text) => isAmount(text) && /[.,]\d{1,3}\D*$/.test(text)) > 0.6) return 'amount';
+  return share(texts, (text) => /\p{L}{3}/u.test(text)) > 0.6 ? 'comment' : null;
+};
+
+/** Two columns of amounts without headings are debits and credits, as the trade writes them. */
+const sided = (uses: readonly (JournalUse | null)[]): (JournalUse | null)[] => {
+  const amounts = uses.flatMap((use, column) => (use === 'amount' ? [column] : []));
+  if (amounts.length !== 2) return [...uses];
+  return uses.map((use, column) =>
+    use !== 'amount' ? use : column === amounts[0] ? 'debit' : 'credit',
+  );
+};
+
+/** What the columns of a list of entries seem to be, by their headings and by what is in them. */
+export const recognizeJournal = (
+  rows: readonly SourceRow[],
+  known: {
+    readonly dimensions: readonly Dimension[];
+    readonly isAccount: (text: string) => boolean;
+  },
+): JournalColumns => {
+  const named = (row: SourceRow): number =>
+    new Set(row.cells.flatMap((cell) => useOf(cell, known.dimensions) ?? [])).size;
+  const best = rows
+    .slice(0, HEAD)
+    .reduce<SourceRow | null>(
+      (so, row) => (named(row) > (so === null ? 1 : named(so)) ? row : so),
+      null,
+    );
+  const width = rows.reduce((most, { cells }) => Math.max(most, cells.length), 0);
+  const below = rows.filter(({ line }) => best === null || line > best.line).slice(0, SAMPLE);
+  const uses = Array.from({ length: width }, (_one, column): JournalUse | null => {
+    if (best !== null) return useOf(best.cells[column] ?? '', known.dimensions);
+    const texts = below
+      .map(({ cells }) => (cells[column] ?? '').trim())
+      .filter((text) => text !== '');
+    return byContent(texts, known.isAccount);
+  });
+  return {
+    headingLine: best?.line ?? null,
+    headings: best === null ? [] : best.cells.map((cell) => cell.trim()),
+    uses: once(sided(uses)),
+  };
+};
