@@ -117,6 +117,7 @@ const PLACES: readonly {
       ['standing entries', 'standing', 'what is posted again and again'],
       ['opening balances', 'openings', 'Nothing differs from the books.'],
       ['locks', 'locks', 'No period is locked.'],
+      ['entries from a file', 'bring-in', 'Drop a file here'],
     ] as const
   ).map(([name, place, sees]) => ({ name, at: `ledger/${place}`, sees })),
   {

@@ -126,19 +126,38 @@ try {
   await maren.press('Escape');
   await maren.hasChart();
 
-  await maren.goTo('4020');
-  await maren.press('p');
-  await maren.sees('One part for each');
-  await maren.tabTo('market (3)');
+  await page.goto(page.url().replace('/chart', '/ledger/journal'));
+  await maren.sees('Interest on the reserve');
+  await maren.tabTo('667');
   await maren.press('Enter');
-  await maren.sees('32 postings');
-  await picture('split');
-  await maren.press('Escape');
+  await maren.sees('Brought in from elsewhere');
+  await picture('journal');
+  await page.goto(page.url().replace('/journal', '/new'));
+  await page.waitForSelector('.date input:focus');
+  await maren.press('Tab', 'Tab');
+  await maren.type('Rent and power of the barn');
+  await maren.press('Enter');
+  await maren.type('rent');
+  await maren.press('Tab');
+  await maren.type('900');
+  await maren.press('Enter');
+  await maren.type('power');
+  await maren.press('Tab');
+  await maren.type('212.40+18.10');
+  await maren.press('Enter');
+  await maren.type('1010');
+  await maren.press('Tab', 'Tab');
+  await maren.sees('Draft kept');
+  await picture('entry');
+  await maren.tabTo('Drop this draft');
+  await maren.press('Enter');
+  await maren.sees('Interest on the reserve');
+  await page.goto(page.url().replace('/ledger/journal', '/chart'));
   await maren.hasChart();
-
-  await page.goto(page.url().replace('/chart', '/proposal'));
-  await maren.sees('Agreed');
-  await picture('page-for-the-client');
+  await maren.goTo('1010');
+  await maren.press('l');
+  await maren.sees('Supplier bills paid');
+  await picture('register');
   await page.goBack();
   await maren.hasChart();
 
@@ -172,18 +191,6 @@ try {
   await maren.press('Enter');
   await maren.sees('8 of 95 numbers change');
   await picture('numbers');
-
-  await open('Tern Street Ceramics');
-  await maren.hasChart();
-  await maren.goTo('5021');
-  await maren.press('g');
-  await page.waitForSelector('#merge-target:focus');
-  await maren.type('packaging');
-  await maren.press('Enter');
-  await maren.sees('This is meant');
-  await picture('merge');
-  await maren.press('Escape');
-  await maren.hasChart();
 
   await open('Tern Street Ceramics');
   await maren.hasChart();

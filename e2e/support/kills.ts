@@ -33,6 +33,8 @@ interface Bench {
       readonly id: string;
       readonly role: string;
       readonly name: string;
+      readonly kind: string;
+      readonly retiredOn: string | null;
     }[];
     readonly proposal: { readonly version: number };
   };
@@ -44,6 +46,10 @@ class Worker {
   unanswered = 0;
   /** The newest revision that was acknowledged, and the note that each bears. */
   readonly notes = new Map<number, string>();
+  /** The numbers under which entries were acknowledged, by their ids. */
+  readonly entries = new Map<string, number>();
+  /** An entry of which nothing is known yet: it is asked for again until it is. */
+  private pending: { readonly id: string } | null = null;
   private stopped = false;
   private turn = 0;
 
@@ -113,6 +119,46 @@ class Worker {
     this.acknowledged += 1;
   }
 
+  /** Posts an entry of two lines, or asks again for one that nobody answered for; now and then takes one back. */
+  private async postOnce(): Promise<void> {
+    const date = new Date().toISOString().slice(0, 10);
+    const [known] = this.entries.keys();
+    if (this.turn % 7 === 6 && known !== undefined) {
+      const body = { id: randomUUID(), date, comment: 'taken back' };
+      await this.ask('POST', `/entries/${known}/reversal`, body);
+    }
+    const bench = await this.ask<Bench>('GET', '/bench');
+    const accounts = (bench?.chart.accounts ?? []).filter(
+      ({ role, kind, retiredOn }) =>
+        role === 'posting' && retiredOn === null && ['bank', 'operatingExpense'].includes(kind),
+    );
+    const [debit, credit] = [accounts[this.turn % accounts.length], accounts[0]];
+    if (debit === undefined || credit === undefined || debit === credit) return;
+    const line = (accountId: string, amount: number) => ({
+      accountId,
+      amount,
+      values: {},
+      comment: '',
+      foreign: null,
+    });
+    const id = this.pending?.id ?? randomUUID();
+    this.pending = { id };
+    const posted = await this.ask<{ number: number }>('POST', '/entries', {
+      id,
+      date,
+      source: 'journal',
+      comment: `turn ${this.turn}`,
+      lines: [line(debit.id, this.turn), line(credit.id, -this.turn)],
+      corrects: null,
+      standing: null,
+      draftId: null,
+    });
+    if (posted === null) return this.miss();
+    this.pending = null;
+    this.entries.set(id, posted.number);
+    this.acknowledged += 1;
+  }
+
   private miss(): void {
     this.unanswered += 1;
   }
@@ -121,6 +167,7 @@ class Worker {
     while (!this.stopped) {
       this.turn += 1;
       await this.adoptOnce().catch(() => this.miss());
+      await this.postOnce().catch(() => this.miss());
       await pause(5);
     }
   }
@@ -241,7 +288,7 @@ export class Kills {
     const owner = new pg.Client({ connectionString: this.databaseUrl });
     await owner.connect();
     const lost: string[] = [];
-    for (const { clientId, notes } of workers) {
+    for (const { clientId, notes, entries } of workers) {
       const { rows } = await owner.query<{ number: number; note: string }>(
         'SELECT number, note FROM revision JOIN chart ON chart.id = revision.chart_id WHERE chart.client_id = $1',
         [clientId],
@@ -249,6 +296,13 @@ export class Kills {
       const kept = new Map(rows.map(({ number, note }) => [number, note]));
       for (const [number, note] of notes)
         if (kept.get(number) !== note) lost.push(`revision ${number} of ${clientId}`);
+      const posted = await owner.query<{ id: string; number: string }>(
+        'SELECT entry.id, entry.number FROM entry JOIN chart ON chart.id = entry.chart_id WHERE chart.client_id = $1',
+        [clientId],
+      );
+      const there = new Map(posted.rows.map(({ id, number }) => [id, Number(number)]));
+      for (const [id, number] of entries)
+        if (there.get(id) !== number) lost.push(`entry ${number} of ${clientId}`);
     }
     await owner.end();
     return lost;

@@ -259,3 +259,13 @@ BEGIN
       name || '_is_not_emptied', name);
   END LOOP;
 END $$;
+
+-- What columns and names of accounts mean in the lists of entries that were brought in, one row a chart.
+CREATE TABLE journal_memory (
+  practice_id uuid NOT NULL,
+  chart_id    uuid PRIMARY KEY,
+  content     jsonb NOT NULL CHECK (jsonb_typeof(content) = 'object'),
+  FOREIGN KEY (practice_id, chart_id) REFERENCES chart (practice_id, id)
+);
+CREATE TRIGGER journal_memory_is_not_emptied BEFORE TRUNCATE ON journal_memory
+  FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();

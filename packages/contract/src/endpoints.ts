@@ -81,6 +81,8 @@ export const ENDPOINTS = {
   reverseEntry: { method: 'post', path: `${ENTRY}/reversal`, summary: 'Take an entry back by its opposite', may: 'post', request: ledger.ReverseRequest, answer: ledger.PostedAnswer },
   knownEntries: { method: 'post', path: `${CLIENT}/known-entries`, summary: 'Which entries of a list are in the books already', may: 'readAll', request: ledger.KnownEntriesRequest, most: MB, answer: ledger.KnownEntriesAnswer },
   postList: { method: 'post', path: `${CLIENT}/entry-lists`, summary: 'Post the entries of a list', may: 'post', request: ledger.PostListRequest, most: 16 * MB, answer: ledger.PostListAnswer },
+  journalMemory: { method: 'get', path: `${CLIENT}/journal-memory`, summary: 'What columns and names mean in lists of entries', may: 'post', answer: ledger.JournalMemory },
+  keepJournalMemory: { method: 'put', path: `${CLIENT}/journal-memory`, summary: 'Keep what columns and names mean in a list of entries', may: 'post', request: ledger.JournalMemory, most: MB },
   register: { method: 'post', path: `${CLIENT}/register`, summary: 'The lines of accounts, newest first', may: 'readAll', request: ledger.RegisterRequest, most: 2 * MB, answer: ledger.RegisterAnswer },
   drafts: { method: 'get', path: `${CLIENT}/entry-drafts`, summary: 'Entries that one is typing', may: 'post', answer: ledger.DraftsAnswer },
   keepDraft: { method: 'put', path: DRAFT, summary: 'Keep an entry that one is typing', may: 'post', request: ledger.DraftRequest, most: 512 * KB, answer: ledger.DraftKept },

@@ -2,6 +2,7 @@ import {
   COMMENT_LIMIT,
   ENTRY_SOURCES,
   FREQUENCIES,
+  JOURNAL_USES,
   LINES_LIMIT,
   TYPED_SOURCES,
   type EntryLine,
@@ -325,3 +326,27 @@ export const PostListAnswer = v.strictObject({
   refused: v.array(v.strictObject({ id: Id, faults: v.array(PlacedFaultSchema) })),
 });
 export type PostListAnswer = v.InferOutput<typeof PostListAnswer>;
+
+const Heading = textUpTo(200);
+const Use = v.union([
+  v.picklist(JOURNAL_USES),
+  v.pipe(
+    v.string(),
+    v.regex(/^value\/[0-9a-f-]{36}$/, 'is no use of a column'),
+  ) as unknown as v.GenericSchema<string, `value/${string}`>,
+]);
+/** What columns and names of accounts mean in lists of entries of a client. */
+export const JournalMemory = v.strictObject({
+  lists: v.pipe(
+    v.array(
+      v.strictObject({
+        headings: v.pipe(v.array(Heading), v.maxLength(200)),
+        uses: v.pipe(v.array(v.nullable(Use)), v.maxLength(200)),
+      }),
+    ),
+    v.maxLength(60),
+  ),
+  /** By the key of a name, the account that it stands for. */
+  accounts: v.pipe(v.record(textUpTo(300), Id), v.maxEntries(4000)),
+});
+export type JournalMemory = v.InferOutput<typeof JournalMemory>;

@@ -29,6 +29,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('period_lock', 'chart_id, number'),
   ofChart('entry_draft', 'chart_id, id'),
   ofChart('standing_entry', 'chart_id, id'),
+  ofChart('journal_memory', 'chart_id'),
   ofChart('standing_entry_day', 'chart_id, standing_id, due'),
   ofChart('dimension_value_use', 'chart_id, value_id'),
   ofChart('account_month_total', 'chart_id, account_id, month'),

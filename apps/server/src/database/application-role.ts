@@ -25,6 +25,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   entry: 'INSERT',
   entry_line: 'INSERT',
   entry_draft: 'INSERT, DELETE, UPDATE (version, content, changed_at)',
+  journal_memory: 'INSERT, UPDATE (content)',
   period_lock: 'INSERT',
   standing_entry: 'INSERT, DELETE, UPDATE (name, frequency, first_day, last_day, times, content)',
   standing_entry_day: 'INSERT, DELETE',

@@ -45,6 +45,7 @@ const TABLES: readonly (readonly [table: string, by: 'practice' | 'chart' | 'use
   ['standing_entry', 'practice'],
   ['entry_draft', 'practice'],
   ['period_lock', 'practice'],
+  ['journal_memory', 'practice'],
   ['entry_line', 'chart'],
   ['entry', 'practice'],
   ['proposal_remark', 'practice'],

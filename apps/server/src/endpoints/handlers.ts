@@ -27,6 +27,7 @@ import { forgetKind, kindLessons, learnKind } from '../kind-lessons/kind-lessons
 import { keepKnownList, knownLists } from '../known-lists/known-lists.service';
 import { draftsOf, dropDraft, keepDraft } from '../ledger/drafts.service';
 import { entryOf, journalOf, knownEntries } from '../ledger/journal.service';
+import { journalMemoryOf, keepJournalMemory } from '../ledger/journal-memory.service';
 import { lockBooks, locksOf } from '../ledger/locks.service';
 import { postEntry, postList, reverseEntry } from '../ledger/posting.service';
 import { registerOf } from '../ledger/register.service';
@@ -132,6 +133,9 @@ export const HANDLERS: Handlers = {
   knownEntries: ({ pool }, call) =>
     knownEntries(pool, call.viewer, { clientId: clientIn(call), ids: call.body.ids }),
   postList: ({ pool }, call) => postList(pool, { ...booksIn(call), request: call.body }),
+  journalMemory: ({ pool }, call) => journalMemoryOf(pool, call.viewer, clientIn(call)),
+  keepJournalMemory: ({ pool }, call) =>
+    keepJournalMemory(pool, call.viewer, { clientId: clientIn(call), memory: call.body }),
   register: ({ pool }, call) =>
     registerOf(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
   drafts: ({ pool }, call) => draftsOf(pool, call.viewer, clientIn(call)),

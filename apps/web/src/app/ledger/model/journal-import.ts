@@ -1,7 +1,13 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import type { PostListAnswer, PostListRequest } from '@iunctus/contract';
+import {
+  headingsKey,
+  type JournalMemory,
+  type PostListAnswer,
+  type PostListRequest,
+} from '@iunctus/contract';
 import {
   accountKey,
+  hasAccount,
   recordOf,
   type AccountId,
   type DateOrder,
@@ -44,6 +50,7 @@ export class JournalImport {
   private readonly reader = inject(BooksReader);
   private worker = this.started();
   private serial = 0;
+  private memory: JournalMemory = { lists: [], accounts: {} };
   private taken: ((entries: PostListRequest['entries']) => void) | null = null;
 
   readonly name = signal('');
@@ -79,8 +86,20 @@ export class JournalImport {
     this.name.set(name);
     if (file.size > LIMITS.bytes) return this.fileProblem.set({ code: 'tooLarge' });
     this.busy.set(true);
+    await this.recall();
     const bytes = new Uint8Array(await file.arrayBuffer());
     this.send({ type: 'read', bytes, chart: recordOf(this.reader.chart()) });
+  }
+
+  private async recall(): Promise<void> {
+    const asked = { clientId: this.clientId() };
+    try {
+      this.memory = await firstValueFrom(this.api.ask('journalMemory', asked));
+    } catch (error) {
+      this.problem.set(problemOf(error));
+    }
+    const known = Object.entries(this.memory.accounts);
+    this.accounts.set(new Map(known.filter(([, id]) => hasAccount(this.reader.chart(), id))));
   }
 
   /** Forgets the list. */
@@ -101,9 +120,39 @@ export class JournalImport {
 
   chooseSheet(sheet: number): void {
     this.sheet.set(sheet);
-    this.columns.set(this.sheets()?.[sheet]?.columns ?? null);
+    this.columns.set(this.remembered(this.sheets()?.[sheet]?.columns ?? null));
     this.mended.set(new Map());
     this.again();
+  }
+
+  /** The columns of a list that was brought in before mean what they meant then. */
+  private remembered(columns: JournalColumns | null): JournalColumns | null {
+    if (columns === null || columns.headings.length === 0) return columns;
+    const key = headingsKey(columns.headings);
+    const known = this.memory.lists.find(({ headings }) => headingsKey(headings) === key);
+    const ids = new Set(this.reader.dimensions().map(({ id }) => `value/${id}`));
+    if (known?.uses.length !== columns.uses.length) return columns;
+    const uses = known.uses.map((use) =>
+      use !== null && use.startsWith('value/') && !ids.has(use) ? null : use,
+    );
+    return { ...columns, uses };
+  }
+
+  /** Keeps what the columns and names of this list mean, for everybody of the practice. */
+  private remember(): void {
+    const columns = this.columns();
+    if (columns === null) return;
+    const key = headingsKey(columns.headings);
+    const others = this.memory.lists.filter(({ headings }) => headingsKey(headings) !== key);
+    const own = { headings: [...columns.headings], uses: [...columns.uses] };
+    this.memory = {
+      lists: columns.headings.length === 0 ? others : [own, ...others].slice(0, 60),
+      accounts: { ...this.memory.accounts, ...Object.fromEntries(this.accounts()) },
+    };
+    const asked = { clientId: this.clientId(), body: this.memory };
+    this.api.ask('keepJournalMemory', asked).subscribe({
+      error: (error: unknown) => this.problem.set(problemOf(error)),
+    });
   }
 
   /** A column is used otherwise; a use that another column had is free then. */
@@ -227,6 +276,7 @@ export class JournalImport {
     const all = this.plan()?.ids.length ?? 0;
     const { serial } = this;
     this.problem.set(null);
+    this.remember();
     let so: Posting = { done: 0, all, posted: 0, known: 0, refused: [], state: 'posting' };
     this.posting.set(so);
     const touched = new Set<AccountId>();

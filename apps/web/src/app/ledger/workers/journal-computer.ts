@@ -25,7 +25,7 @@ type Asked<T extends JournalQuestion['type']> = Extract<JournalQuestion, { type:
 type Posting = PostListRequest['entries'][number];
 
 /** An id that follows from a text, in the form of a UUID of version 8. Source: RFC 9562 (from memory). */
-export const idOf = async (text: string): Promise<string> => {
+const idOf = async (text: string): Promise<string> => {
   const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
   const bytes = new Uint8Array(digest).slice(0, 16);
   bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x80;
