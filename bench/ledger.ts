@@ -30,7 +30,7 @@ await postMany(database, head, {
 });
 await pool.query('VACUUM ANALYZE');
 
-const counts = await pool.query(
+const counts = await pool.query<{ lines: number }>(
   'SELECT account_id, count(*)::int AS lines FROM entry_line WHERE account_id = ANY ($1) GROUP BY 1 ORDER BY 2 DESC',
   [[busy, quiet]],
 );
@@ -108,10 +108,11 @@ await pool.query('DROP TABLE IF EXISTS plain_entry, plain_line');
 await pool.query('CREATE TABLE plain_entry (LIKE entry INCLUDING ALL EXCLUDING IDENTITY)');
 await pool.query('CREATE TABLE plain_line (LIKE entry_line INCLUDING ALL)');
 // COPY from a file that the same rows were written to before: the plainest way in.
-const folder = (await pool.query("SELECT current_setting('data_directory') AS folder")).rows[0]
-  .folder;
-const since = (await pool.query('SELECT max(sequence) - $1 AS since FROM entry', [LISTED])).rows[0]
-  .since;
+const found = await pool.query<{ folder: string; since: string }>(
+  "SELECT current_setting('data_directory') AS folder, max(sequence) - $1 AS since FROM entry",
+  [LISTED],
+);
+const { folder, since } = found.rows[0] ?? { folder: '', since: '0' };
 await pool.query(
   `COPY (SELECT * FROM entry WHERE sequence > ${since}) TO '${folder}/bench-entries' (FORMAT csv)`,
 );

@@ -136,6 +136,13 @@ describe('what is not posted yet, and what comes again', () => {
       expect((await all())[0]?.days).toMatchObject([{ due: '2026-09-01', entry: { number } }]);
     });
 
+    it('that ended meanwhile takes nothing', async () => {
+      const gone = posting({ standing: { standingId: randomUUID(), due: '2026-09-01' } });
+      expect((await maren.ask('POST', `${base}/entries`, gone)).status).toBe(409);
+      const { rows } = await server.pool.query('SELECT 1 FROM entry WHERE id = $1', [gone.id]);
+      expect(rows).toEqual([]);
+    });
+
     it('remembers a day that is skipped, until it is offered again; never one that was posted', async () => {
       await skip('2026-10-01', true);
       expect((await skip('2026-10-01', true)).status).toBe(409);

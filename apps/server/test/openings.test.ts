@@ -71,6 +71,22 @@ describe('opening balances from a list', () => {
     expect(await wrongTotals()).toEqual([]);
   });
 
+  it('are refused in a locked period, and it is said which', async () => {
+    const lock = (was: string | null, through: string | null) =>
+      maren.ask('POST', `/clients/${clientId}/locks`, { was, through, note: '' });
+    await lock(null, '2026-10-31');
+    const { status, body } = await adopt([
+      {
+        id: randomUUID(),
+        operations: [],
+        opening: opening([{ accountId: idOf('1010'), amount: 1 }]),
+      },
+    ]);
+    expect(status).toBe(400);
+    expect(JSON.stringify(body)).toContain('locked through 2026-10-31');
+    await lock('2026-10-31', null);
+  });
+
   it('alone make no revision, and brought a second time post nothing', async () => {
     const bank = idOf('1010');
     const { body } = await bring([{ accountId: bank, amount: await balanceOf(bank) }]);

@@ -86,6 +86,15 @@ export const insertChart = (
     ],
   });
 
+/** Through which day a chart's books are locked; `null` for none. */
+export const lockedThrough = async (on: Reader, head: ChartHead): Promise<string | null> => {
+  const row = await maybeOne<{ locked_through: string | null }>(on, {
+    text: 'SELECT locked_through FROM chart WHERE practice_id = $1 AND id = $2',
+    values: [head.practiceId, head.id],
+  });
+  return row?.locked_through ?? null;
+};
+
 /** Sets the number of the newest revision. */
 export const setRevision = (on: Transaction, head: ChartHead, revision: number): Promise<number> =>
   change(on, {

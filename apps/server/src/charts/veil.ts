@@ -74,6 +74,20 @@ export const veilOf = async (
   return { veil: veilFor(userId, source), userId };
 };
 
+/** The accounts of a chart that are hidden from the viewer, by their ids. */
+export const hiddenIds = async (
+  on: Reader,
+  head: ChartHead,
+  { veil }: PersonalVeil,
+): Promise<readonly string[]> => {
+  if (!veil.isDrawn) return [];
+  const rows = await many<{ id: string }>(on, {
+    text: 'SELECT id FROM account WHERE practice_id = $1 AND chart_id = $2',
+    values: [head.practiceId, head.id],
+  });
+  return rows.map(({ id }) => id).filter(veil.hides);
+};
+
 // What follows is the one place at which answers about a chart pass the veil: nothing else makes a `Veiled`.
 const seen = <T>(value: T): Veiled<T> => value as Veiled<T>;
 

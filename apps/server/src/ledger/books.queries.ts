@@ -1,17 +1,8 @@
 import type { LocksAnswer } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import type { ChartHead } from '../charts/charts.queries';
-import { change, exactlyOne, many } from '../database/query';
+import { change, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
-
-/** Through which day a chart's books are locked; `null` for none. */
-export const lockedThrough = async (on: Reader, head: ChartHead): Promise<string | null> => {
-  const row = await exactlyOne<{ locked_through: string | null }>(on, {
-    text: 'SELECT locked_through FROM chart WHERE practice_id = $1 AND id = $2',
-    values: [head.practiceId, head.id],
-  });
-  return row.locked_through;
-};
 
 /** All locks, newest first. */
 export const manyLocks = (on: Reader, head: ChartHead): Promise<LocksAnswer['locks']> =>

@@ -83,6 +83,8 @@ export interface Narrowed extends Omit<JournalRequest, 'before'> {
   readonly amount: number | null;
   /** What it is as the number of an entry; `null` for none. */
   readonly number: number | null;
+  /** Accounts that are hidden from the one who asks: nothing is found by what entries on them say. */
+  readonly hidden: readonly string[];
 }
 
 /** A text that is looked for literally within another. */
@@ -102,7 +104,7 @@ export const manyEntries = async (
     readonly most: number;
   },
 ): Promise<EntryAnswer[]> => {
-  const { first, last, source, text, amount, number } = narrowed;
+  const { first, last, source, text, amount, number, hidden } = narrowed;
   const rows = await many<EntryRow>(on, {
     text: `
       SELECT ${WHOLE_ENTRY} FROM entry
@@ -110,14 +112,18 @@ export const manyEntries = async (
         AND ($3::date IS NULL OR entry.entry_date >= $3) AND ($4::date IS NULL OR entry.entry_date <= $4)
         AND ($5::text IS NULL OR entry.source = $5)
         AND ($6::date IS NULL OR (entry.entry_date, entry.sequence) < ($6, $7::bigint))
-        AND ($8 = '%%' OR entry.comment ILIKE $8 OR entry.number = $9::bigint OR EXISTS (
-          SELECT 1 FROM entry_line AS line WHERE line.chart_id = entry.chart_id AND line.entry_id = entry.id
-            AND (line.comment ILIKE $8 OR abs(line.amount) = $10::bigint)))
+        AND ($8 = '%%' OR entry.number = $9::bigint OR ((
+            entry.comment ILIKE $8 OR EXISTS (
+              SELECT 1 FROM entry_line AS line WHERE line.chart_id = entry.chart_id AND line.entry_id = entry.id
+                AND (line.comment ILIKE $8 OR abs(line.amount) = $10::bigint)))
+          AND NOT EXISTS (
+            SELECT 1 FROM entry_line AS line WHERE line.chart_id = entry.chart_id AND line.entry_id = entry.id
+              AND line.account_id = ANY ($12::uuid[]))))
       ORDER BY entry.entry_date DESC, entry.sequence DESC
       LIMIT $11`,
     values: [
       head.practiceId, head.id, first, last, source, before?.date ?? null, before?.sequence ?? 0, within(text), number,
-      amount, most,
+      amount, most, hidden,
     ], // prettier-ignore
   });
   return rows.map(entryOf);

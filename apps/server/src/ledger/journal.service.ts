@@ -3,7 +3,7 @@ import { parseAmount } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { inChart } from '../charts/in-chart';
-import { madeOfVeiled, veiledEntries } from '../charts/veil';
+import { hiddenIds, madeOfVeiled, veiledEntries } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf } from '../database/transaction';
@@ -16,7 +16,7 @@ const PAGE = 60;
 /** What a text may be besides words: an amount of the client's currency, the number of an entry. */
 export const narrowedBy = (
   { first, last, source, text }: Omit<JournalRequest, 'before'>,
-  currency: string,
+  { currency, hidden }: { readonly currency: string; readonly hidden: readonly string[] },
 ): Narrowed => {
   const words = text.trim();
   const amount = parseAmount(words, currency);
@@ -25,6 +25,7 @@ export const narrowedBy = (
     last,
     source,
     text: words,
+    hidden,
     amount: amount === null ? null : Math.abs(amount),
     number: /^#?\d{1,9}$/.test(words) ? Number(words.replace('#', '')) : null,
   };
@@ -40,7 +41,8 @@ export const journalOf = (
     const { currency } = await clientOf(on, viewer, clientId);
     return inChart(on, { viewer, clientId }, async ({ head, personal }) => {
       const { before } = request;
-      const narrowed = narrowedBy(request, currency);
+      const hidden = await hiddenIds(on, head, personal);
+      const narrowed = narrowedBy(request, { currency, hidden });
       const entries = await manyEntries(on, head, { narrowed, before, most: PAGE + 1 });
       const seen = veiledEntries(entries.slice(0, PAGE), personal);
       return madeOfVeiled({ entries: seen, more: entries.length > PAGE });
@@ -81,7 +83,8 @@ export const allEntriesOf = (
 ): Promise<Veiled<EntryAnswer[]>> =>
   onSnapshotOf(pool, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) => {
-      const narrowed = { first, last, source: null, text: '', amount: null, number: null };
+      const nothing = { source: null, text: '', amount: null, number: null, hidden: [] };
+      const narrowed = { first, last, ...nothing };
       const entries: EntryAnswer[] = [];
       let before: JournalRequest['before'] = null;
       for (let more = true; more;) {

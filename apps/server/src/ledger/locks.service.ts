@@ -1,13 +1,14 @@
 import type { LockRequest, LocksAnswer } from '@iunctus/contract';
+import { addDays } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
-import type { ChartHead } from '../charts/charts.queries';
+import { lockedThrough, type ChartHead } from '../charts/charts.queries';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { inTransactionOn, onSnapshotOf, type Reader } from '../database/transaction';
 import { badRequest, problem } from '../problems/problem';
-import { insertLock, lockedThrough, manyLocks } from './books.queries';
+import { insertLock, manyLocks } from './books.queries';
 
 const answerOf = async (on: Reader, head: ChartHead): Promise<Veiled<LocksAnswer>> =>
   madeOfVeiled({
@@ -41,7 +42,8 @@ export const lockBooks = (
     inLockedChart(on, { viewer, clientId }, async ({ head }) => {
       if ((await lockedThrough(on, head)) !== request.was)
         return problem({ code: 'overtaken', by: 'lock' });
-      if (request.through !== null && request.through > today)
+      // Where the user is, the next day may have begun.
+      if (request.through !== null && request.through > addDays(today, 1))
         return badRequest('through', 'lies ahead: what is to come stays open');
       if (request.through !== request.was) await insertLock(on, { head, viewer }, request);
       return answerOf(on, head);

@@ -16,6 +16,7 @@ import {
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { loadChart } from '../charts/chart-store';
+import { lockedThrough } from '../charts/charts.queries';
 import { inLockedChart, type InChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
@@ -23,7 +24,6 @@ import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { postEntries, type Entry } from '../postings/entries.queries';
 import { problem } from '../problems/problem';
-import { lockedThrough } from './books.queries';
 import { deleteDraft } from './drafts.queries';
 import { manyEntriesById, manyNumbers } from './journal.queries';
 import { insertStandingDay } from './standing.queries';
@@ -96,6 +96,15 @@ const refuseWrongCorrection = async (at: AtBooks, corrects: string | null): Prom
     problem({ code: 'badRequest', issues: [{ field: 'corrects', rule: 'is not taken back yet' }] });
 };
 
+/** The day of a standing entry is dealt with; one that was ended meanwhile takes nothing. */
+const dealWith = async (
+  at: AtBooks,
+  day: Parameters<typeof insertStandingDay>[2],
+): Promise<void> => {
+  if ((await insertStandingDay(at.on, at.head, day)) === 0)
+    problem({ code: 'overtaken', by: 'standing' });
+};
+
 /**
  * Posts an entry that was typed, once: asking again under the same id gives its number. Refuses what the core refuses,
  * by line. Its draft ends with it, and the day of a standing entry is dealt with.
@@ -111,7 +120,7 @@ export const postEntry = (
     refuseFaults(at, entry, true);
     await refuseWrongCorrection(at, corrects);
     const posted = await post(at, { ...entry, id, corrects, byHand: true });
-    if (standing !== null) await insertStandingDay(at.on, at.head, { ...standing, entryId: id });
+    if (standing !== null) await dealWith(at, { ...standing, entryId: id });
     if (draftId !== null) await deleteDraft(at.on, at.head, { id: draftId, viewer: at.viewer });
     return posted;
   });

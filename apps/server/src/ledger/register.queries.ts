@@ -144,7 +144,7 @@ export const manyFittingLines = async (
   head: ChartHead,
   { accounts, narrowed, before, most, start }: Page & { readonly start: number },
 ): Promise<RegisterLine[]> => {
-  const { first, last, source, text, amount, number } = narrowed;
+  const { first, last, source, text, amount, number, hidden } = narrowed;
   const rows = await many<LineRow>(on, {
     text: `
       WITH ${linesOf('AND ($4::date IS NULL OR line.entry_date >= $4) AND ($5::date IS NULL OR line.entry_date <= $5)')},
@@ -154,7 +154,9 @@ export const manyFittingLines = async (
       ), shown AS (
         SELECT summed.* FROM summed ${WHOLE('summed')}
         WHERE ($10::text IS NULL OR entry.source = $10)
-          AND ($11 = '%%' OR whole.comment ILIKE $11 OR entry.comment ILIKE $11
+          AND ($11 = '%%' OR whole.comment ILIKE $11 OR (entry.comment ILIKE $11 AND NOT EXISTS (
+                 SELECT 1 FROM entry_line AS other WHERE other.chart_id = $2 AND other.entry_id = entry.id
+                   AND other.account_id = ANY ($14::uuid[])))
                OR entry.number = $12::bigint OR abs(summed.amount) = $13::bigint)
           AND ($6::date IS NULL
                OR (summed.entry_date, summed.sequence, summed.line_number) < ($6, $7::bigint, $8::integer))
@@ -165,7 +167,7 @@ export const manyFittingLines = async (
       ORDER BY ${ORDER('shown')}`,
     values: [
       head.practiceId, head.id, accounts, first, last, before?.date ?? null, before?.sequence ?? 0,
-      before?.lineNumber ?? 0, most, source, within(text), number, amount,
+      before?.lineNumber ?? 0, most, source, within(text), number, amount, hidden,
     ], // prettier-ignore
   });
   return rows.map((row) => lineOf(row, start + exactInteger(row.running)));

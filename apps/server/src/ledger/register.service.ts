@@ -4,7 +4,7 @@ import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import type { ChartHead } from '../charts/charts.queries';
 import { inChart } from '../charts/in-chart';
-import { veiledRegister } from '../charts/veil';
+import { hiddenIds, veiledRegister } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf, type Reader } from '../database/transaction';
@@ -38,15 +38,17 @@ const linesOf = (
   {
     request,
     currency,
+    hidden,
     start,
     end,
   }: Ends & {
     readonly request: RegisterRequest;
     readonly currency: string;
+    readonly hidden: readonly string[];
   },
 ): Promise<RegisterLine[]> => {
   const { accounts, before } = request;
-  const narrowed = narrowedBy(request, currency);
+  const narrowed = narrowedBy(request, { currency, hidden });
   const page = { accounts, narrowed, before, most: PAGE + 1 };
   const isNarrow = narrowed.source !== null || narrowed.text !== '';
   return isNarrow
@@ -64,8 +66,9 @@ export const registerOf = (
     const { currency } = await clientOf(on, viewer, clientId);
     return inChart(on, { viewer, clientId }, async ({ head, personal }) => {
       if (request.accounts.some(personal.veil.hides)) return problem({ code: 'notFound' });
+      const hidden = await hiddenIds(on, head, personal);
       const { start, end } = await endsOf(on, head, request);
-      const lines = await linesOf(on, head, { request, currency, start, end });
+      const lines = await linesOf(on, head, { request, currency, hidden, start, end });
       const answer = {
         lines: lines.slice(0, PAGE),
         more: lines.length > PAGE,

@@ -19,10 +19,10 @@ import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn } from '../database/transaction';
 import { manyAmounts } from '../postings/balances.queries';
-import type { ChartHead } from '../charts/charts.queries';
+import { lockedThrough, type ChartHead } from '../charts/charts.queries';
 import type { Transaction } from '../database/transaction';
 import { postEntries } from '../postings/entries.queries';
-import { problem } from '../problems/problem';
+import { badRequest, problem } from '../problems/problem';
 import { manySplitAmounts } from '../postings/splits.queries';
 
 const RULES: Readonly<Record<OpeningPlan['refused'][number]['why'], string>> = {
@@ -79,6 +79,9 @@ export const postOpening = async (
   const plan = planOpening(chart, books, balances);
   refuseWhatCannotBe(plan, chart);
   if (plan.lines.length === 0) return 0;
+  const locked = await lockedThrough(on, head);
+  if (locked !== null && lastDayOf(last) <= locked)
+    badRequest('balances', `stand in a period that is locked through ${locked}: open it first`);
   await postEntries(on, head, [
     {
       id: randomUUID(),

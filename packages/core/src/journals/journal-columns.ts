@@ -33,7 +33,7 @@ const HEADED: Readonly<Record<(typeof JOURNAL_USES)[number], string>> = {
   entry:
     'entry, entry no, entry number, entry id, journal, journal no, journal number, journal entry, journal id, voucher, voucher no, voucher number, document, document no, document number, doc no, reference, reference no, ref, ref no, transaction, transaction no, transaction number, transaction id, trans no, batch, no, number, id',
   account:
-    'account, account no, account number, account code, acct, acct no, gl account, gl code, ledger account, ledger code, nominal, nominal code, code, account id, number and name',
+    'account, account no, account number, account code, acct, acct no, gl account, gl code, ledger account, ledger code, code, account id, number and name',
   accountName: 'account name, account description, account title, ledger name, acct name, name',
   debit: 'debit, debits, dr, debit amount',
   credit: 'credit, credits, cr, credit amount',

@@ -52,8 +52,8 @@ const BOOKS_OFFERS: readonly ExportOffer[] = [
     format: 'journal',
     name: $localize`Journal`,
     kind: 'CSV',
-    sentence: $localize`Every entry line by line, as the ledger takes it in again.`,
-    amounts: 'wanted',
+    sentence: $localize`Every entry of the period line by line, as the ledger takes it in again.`,
+    amounts: 'period',
   },
 ];
 
