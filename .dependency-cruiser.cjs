@@ -21,9 +21,9 @@ const CORE_LAYERS = [
 
 /** Folders of the server, in the same way. */
 const SERVER_LAYERS = [
-  ['config', 'database', 'health', 'industries', 'simulated'],
+  ['config', 'database', 'health', 'industries'],
   ['problems'],
-  ['access'],
+  ['access', 'simulated'],
   ['charts', 'clients'],
   ['kept-charts', 'kind-lessons', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
   ['backups', 'balances', 'ledger', 'openings', 'proposals', 'splits'],

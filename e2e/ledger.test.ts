@@ -194,6 +194,40 @@ describe('the ledger, by keyboard', () => {
     await maren.sees('Nothing differs from the books.');
   });
 
+  it('says on the chart and the statement that a till is overdrawn', async () => {
+    await command('new journal entry');
+    await typeEntry(['31 oct', 'More than there is'], ['6130', '99999', 'till']);
+    await maren.press('Control+Enter');
+    await maren.sees('Posted.');
+    await command('go to the chart');
+    await maren.hasChart();
+    await maren.goTo('1060');
+    await maren.page.waitForFunction(
+      () => document.querySelector('.row.selected .note')?.textContent === 'overdrawn',
+    );
+    await maren.page.waitForFunction(
+      () => document.querySelector('.line.joined .odd')?.textContent === 'overdrawn',
+    );
+  });
+
+  it('begins an entry from another one as its pattern', async () => {
+    await command('go to the ledger');
+    await maren.sees('More than there is');
+    await maren.page.focus('.entry-head');
+    await maren.press('ArrowDown', 'Enter');
+    await maren.tabTo('Use as a pattern');
+    await maren.press('Enter');
+    await beginsAtDate();
+    expect(
+      await maren.page.$$eval('[data-cell^="account/"] input', (fields) =>
+        fields.map((field) => field.value),
+      ),
+    ).toContain('1060 Taproom till');
+    await maren.tabTo('Drop this draft');
+    await maren.press('Enter');
+    await maren.sees('Errand 10');
+  });
+
   it('locks what was handed over: nothing is posted there any more', async () => {
     await command('lock the books through');
     await maren.sees('No period is locked.');

@@ -122,6 +122,7 @@ export const ENDPOINTS = {
   backUpPractice: { method: 'get', path: '/backup', summary: 'Everything of the practice in one file', may: 'backUp', query: access.BackupQuery, answer: 'file' },
   backUpClient: { method: 'get', path: `${CLIENT}/backup`, summary: 'Everything of one client in one file', may: 'backUp', answer: 'file' },
   sendReturn: { method: 'post', path: '/simulated/tax-software', summary: 'The simulated tax software takes a return', may: 'readAll', request: ReturnFileRequest, most: 2 * MB, answer: TaxSoftwareAnswer },
+  quote: { method: 'get', path: '/simulated/quotes/:symbol', summary: 'The simulated source of quotes: what a unit was worth on a day', may: 'readAll', query: ledger.QuoteQuery, answer: ledger.QuoteAnswer },
 } as const satisfies Readonly<Record<string, Endpoint>>; // prettier-ignore
 
 export type EndpointName = keyof typeof ENDPOINTS;

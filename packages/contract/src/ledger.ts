@@ -350,3 +350,22 @@ export const JournalMemory = v.strictObject({
   accounts: v.pipe(v.record(textUpTo(300), Id), v.maxEntries(4000)),
 });
 export type JournalMemory = v.InferOutput<typeof JournalMemory>;
+
+/** Asks what one unit of a security was worth on a day. */
+export const QuoteQuery = v.strictObject({ date: DateText, currency: CurrencyCode });
+export type QuoteQuery = v.InferOutput<typeof QuoteQuery>;
+export const QuoteAnswer = v.variant('state', [
+  v.strictObject({
+    state: v.literal('quoted'),
+    /** The day on which it was traded last. */
+    day: DateText,
+    /** In minor units of the currency. */
+    price: v.number(),
+    /** Whether the source had none of the day itself yet. */
+    isDelayed: v.boolean(),
+  }),
+  v.strictObject({ state: v.literal('unlisted') }),
+  /** The source did not answer; it may a moment later. */
+  v.strictObject({ state: v.literal('silent') }),
+]);
+export type QuoteAnswer = v.InferOutput<typeof QuoteAnswer>;

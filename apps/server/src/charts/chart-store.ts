@@ -38,6 +38,13 @@ export const loadChart = async (on: Reader, head: ChartHead): Promise<Chart> => 
   });
 };
 
+/** A chart as far as posting to it asks: without what was posted, which only changes of the chart look at. */
+export const loadChartForPosting = async (on: Reader, head: ChartHead): Promise<Chart> => {
+  const accounts = await manyAccounts(on, head);
+  const merged = await manyMerged(on, head);
+  return chartFrom(accounts, { settings: head.settings, posted: [], merged });
+};
+
 const placed = (
   nodes: readonly ChartNode[],
   parentId: string | null,

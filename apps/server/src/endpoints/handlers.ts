@@ -51,6 +51,7 @@ import {
 } from '../reviews/reviews.service';
 import { adopt } from '../adopting/adopt';
 import { chartAt, listRevisions, restoreOf, undoOf } from '../revisions/revisions.service';
+import { quoteOf } from '../simulated/quotes';
 import { receiveReturn } from '../simulated/tax-software';
 import { lookAtSplits, postingsOf } from '../splits/splits.service';
 import type { Handlers } from './call';
@@ -205,6 +206,13 @@ export const HANDLERS: Handlers = {
     setOrigin(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
 
   sendReturn: (_tools, { body }) => Promise.resolve(receiveReturn(body)),
+  quote: (_tools, { params, query }) =>
+    Promise.resolve(
+      quoteOf((params['symbol'] ?? '').toUpperCase(), query, {
+        today: today(),
+        chance: Math.random(),
+      }),
+    ),
 };
 
 /** Whether an endpoint is answered by work on the database alone. */

@@ -15,7 +15,7 @@ import {
 } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
-import { loadChart } from '../charts/chart-store';
+import { loadChartForPosting } from '../charts/chart-store';
 import { lockedThrough } from '../charts/charts.queries';
 import { inLockedChart, type InChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
@@ -56,7 +56,7 @@ const atBooks = <T>(
         lockedThrough: await lockedThrough(on, found.head),
         today,
       };
-      const chart = await loadChart(on, found.head);
+      const chart = await loadChartForPosting(on, found.head);
       return work({ ...found, on, viewer, chart, books });
     });
   });

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { formatAmount, KINDS, type VisibleRow } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { changeWords } from '../../shared/words/change-words';
+import { ODD_BALANCE_WORDS } from '../../shared/words/account-words';
 import { dateWords } from '../../shared/words/period-words';
 import { NumbersEngine } from '../../workspace/model/numbers-engine';
 import { misfitWords } from '../../shared/words/number-words';
@@ -97,14 +98,16 @@ export class ChartRowComponent {
     formatAmount(this.amounts.amountOf(this.row().node), { currency: this.currency(), zero: '–' }),
   );
 
-  /** That it is retired; and what was posted to it itself, where accounts below it have amounts too. */
+  /** That it is retired; what was posted to it itself, where accounts below it have amounts too; what is odd about that. */
   protected readonly notes = computed(() => {
     const { node } = this.row();
     const { retiredOn } = node.account;
+    const odd = this.amounts.oddBalanceOf(node);
     const own = node.children.length === 0 ? 0 : this.amounts.ownAmountOf(node);
     return [
       ...(retiredOn === null ? [] : [`retired ${dateWords(retiredOn)}`]),
       ...(own === 0 ? [] : [`${formatAmount(own, { currency: this.currency() })} itself`]),
+      ...(odd === null ? [] : [ODD_BALANCE_WORDS[odd]]),
     ];
   });
 

@@ -20,16 +20,19 @@ import { Store } from '@ngrx/store';
 import {
   formatAmount,
   movedRows,
+  nodeOf,
   sectionAndAccountOf,
   type Period,
   type RowKey,
   type StatementCode,
   type StatementRow,
 } from '@iunctus/core';
+import { ODD_BALANCE_WORDS } from '../../shared/words/account-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
 import { STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { Amounts } from '../../workspace/model/amounts';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Joins } from '../../workspace/model/joins';
 import { StatementEngine } from '../../workspace/model/statement-engine';
@@ -56,6 +59,7 @@ export interface StatementInSight {
 export class StatementSheetComponent {
   private readonly proposed = inject(ProposedChart);
   private readonly view = inject(ChartView);
+  private readonly amounts = inject(Amounts);
   protected readonly joins = inject(Joins);
   private readonly engine = inject(StatementEngine);
   private readonly store = inject(Store);
@@ -112,6 +116,14 @@ export class StatementSheetComponent {
 
   protected readonly words = statementRowWords;
   protected readonly indent = statementRowIndent;
+
+  /** What is odd about the balance of the account on a line. */
+  protected odd(row: StatementRow): string {
+    const id = row.type === 'line' || row.type === 'itself' ? row.accountId : null;
+    const node = id === null ? undefined : nodeOf(this.proposed.chart(), id);
+    const odd = node === undefined ? null : this.amounts.oddBalanceOf(node);
+    return odd === null ? '' : ODD_BALANCE_WORDS[odd];
+  }
 
   protected amount(row: StatementRow): string {
     if (row.type === 'group' || row.type === 'section' || row.amount === null) return '';

@@ -20,6 +20,7 @@ import {
   ledgerOf,
   monthOf,
   negate,
+  oddBalance,
   planOpening,
   readTypedAmount,
   rollUpOver,
@@ -131,6 +132,16 @@ export class OpeningsPage {
   );
   protected readonly plan = computed(() =>
     planOpening(this.reader.chart(), this.books(), this.wanted()),
+  );
+  /** What stands open in the account for opening balances until somebody clears it; empty for nothing. */
+  protected readonly uncleared = computed(() =>
+    [...eachNode(this.reader.chart().roots)].flatMap(({ account }) => {
+      const balance = this.now().get(account.id) ?? 0;
+      const isOpen = oddBalance(account.kind, balance) === 'toBeCleared';
+      return isOpen
+        ? [{ id: account.id, title: titleOf(account), amount: this.reader.amount(-balance) }]
+        : [];
+    }),
   );
   protected readonly isReadable = computed(() => this.rows().every(({ wrong }) => !wrong));
   /** Where the difference goes. */

@@ -18,7 +18,14 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import type { RegisterLine } from '@iunctus/contract';
-import { firstDayOf, fiscalYearStart, monthOf, type AccountId } from '@iunctus/core';
+import {
+  accountOf,
+  firstDayOf,
+  fiscalYearStart,
+  isOffered,
+  monthOf,
+  type AccountId,
+} from '@iunctus/core';
 import { debounceTime, map, tap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -27,6 +34,7 @@ import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { dateWords } from '../../shared/words/period-words';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { HoldingComponent } from '../components/holding.component';
 import {
   askedBy,
   NarrowingComponent,
@@ -48,6 +56,7 @@ const ROW_HEIGHT = 26;
     CdkFixedSizeVirtualScroll,
     CdkVirtualForOf,
     CdkVirtualScrollViewport,
+    HoldingComponent,
     NarrowingComponent,
     ProblemNoteComponent,
   ],
@@ -74,6 +83,14 @@ export class RegisterPage {
   protected readonly found = computed(() => {
     const of = this.of();
     return of === undefined ? null : registerAccounts(this.chart(), of);
+  });
+  /** The security that the account holds; `null` for none, and where several accounts stand together. */
+  protected readonly security = computed(() => {
+    const { accounts = [], isMany = true } = this.found() ?? {};
+    const account = isMany ? undefined : accountOf(this.chart(), accounts[0] ?? '');
+    const held =
+      account !== undefined && isOffered(account, 'security') ? account.settings.security : null;
+    return held === undefined || held === null || held.symbol === '' ? null : held;
   });
   protected readonly accountId = computed(() => this.found()?.accounts[0] ?? null);
 

@@ -10,7 +10,7 @@ export const ROLE_WORDS: Readonly<Record<PersonRole, string>> = {
 /** What somebody of a role does here, in a sentence. */
 export const ROLE_SENTENCES: Readonly<Record<PersonRole, string>> = {
   administrator: $localize`does everything, keeps the people and the backups`,
-  bookkeeper: $localize`adds clients, changes charts and adopts`,
+  bookkeeper: $localize`adds clients, changes charts, adopts, posts and locks books`,
   reviewer: $localize`reads every client, remarks on proposals and approves them`,
   onlooker: $localize`sees one client, in plain words`,
 };

@@ -1,6 +1,14 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { ledgerOf, rollUpOver, shownAmount, type ChartNode, type Minor } from '@iunctus/core';
+import {
+  ledgerOf,
+  oddBalance,
+  rollUpOver,
+  shownAmount,
+  type ChartNode,
+  type Minor,
+  type OddBalance,
+} from '@iunctus/core';
 import { workspaceFeature } from '../state/workspace.feature';
 import { StatementEngine } from './statement-engine';
 
@@ -21,5 +29,10 @@ export class Amounts {
   /** What was posted to the account itself, as a person reads it for its kind. */
   ownAmountOf(node: ChartNode): Minor {
     return shownAmount(node.account.kind, this.rollUp().own(node));
+  }
+
+  /** What is odd about the account's own balance; `null` for nothing. */
+  oddBalanceOf(node: ChartNode): OddBalance | null {
+    return oddBalance(node.account.kind, this.rollUp().own(node));
   }
 }
