@@ -108,10 +108,15 @@ export class TypingPage {
     this.typing.change({ lines });
   }
 
-  /** Puts the keyboard on the date, where an entry begins. */
+  /** Puts the keyboard on the date, where an entry begins; unless something is typed elsewhere meanwhile. */
   private toHead(): void {
+    const { nativeElement } = this.host;
     afterNextRender(
-      () => this.host.nativeElement.querySelector<HTMLElement>('.date input')?.focus(),
+      () => {
+        const active = document.activeElement;
+        const isElsewhere = active?.matches('input, textarea') && !nativeElement.contains(active);
+        if (!isElsewhere) nativeElement.querySelector<HTMLElement>('.date input')?.focus();
+      },
       { injector: this.injector },
     );
   }
