@@ -126,13 +126,11 @@ describe('the books of a client', () => {
   };
 
   it('take an entry that is typed, and number it after the newest', async () => {
-    const [newest] = await journal();
     const before = Math.max(...(await journal()).map(({ number }) => number));
     const request = rent({ comment: 'Rent of the press house' });
     const { status, body } = await post(request);
     expect(status).toBe(200);
     expect(body.number).toBeGreaterThan(before);
-    expect(newest?.id).not.toBe(request.id);
     expect(await wholeEntry(request.id)).toMatchObject({
       number: body.number,
       comment: 'Rent of the press house',
@@ -167,12 +165,11 @@ describe('the books of a client', () => {
     expect((await books.maren.ask('GET', `${books.base}/entries/${odd.id}`)).status).toBe(404);
   });
 
-  it('are closed to reviewers and onlookers, and to other practices', async () => {
+  it('are closed to reviewers, and do not know the accounts of another client', async () => {
     const { rows } = await books.server.pool.query('SELECT client_id FROM chart');
     const other = rows.find(({ client_id }) => !books.base.endsWith(client_id))?.client_id;
     const reviewer = await somebodyIn(books.server, 'reviewer');
     expect((await post(rent(), reviewer)).status).toBe(403);
-    expect(await refused(entryOf([[books.id('1010'), 5], [books.id('6110'), -5]]))).toBeUndefined(); // prettier-ignore
     const elsewhere = await books.maren.ask<Refused>(
       'POST',
       `/clients/${other}/entries`,

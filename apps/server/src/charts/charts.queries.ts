@@ -10,12 +10,13 @@ import type { Viewer } from '../access/viewer';
 import { change, many, maybeOne } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
-/** A chart's head: which one, at which revision, kept how. */
+/** A chart's head: which one, at which revision, kept how, and through which day its books are locked (`null` for none). */
 export interface ChartHead {
   readonly id: string;
   readonly practiceId: string;
   readonly revision: number;
   readonly settings: ChartSettings;
+  readonly lockedThrough: string | null;
 }
 
 interface HeadRow {
@@ -26,6 +27,7 @@ interface HeadRow {
   readonly numbered: boolean;
   readonly unique_names: ChartSettings['uniqueNames'];
   readonly dimensions: ChartSettings['dimensions'];
+  readonly locked_through: string | null;
 }
 
 const headOf = (row: HeadRow): ChartHead => ({
@@ -38,9 +40,10 @@ const headOf = (row: HeadRow): ChartHead => ({
     uniqueNames: row.unique_names,
     dimensions: row.dimensions,
   },
+  lockedThrough: row.locked_through,
 });
 
-const HEAD = `SELECT id, practice_id, revision, plan, numbered, unique_names, dimensions
+const HEAD = `SELECT id, practice_id, revision, plan, numbered, unique_names, dimensions, locked_through
               FROM chart WHERE practice_id = $1 AND client_id = $2`;
 
 /** The client's chart, or `undefined` for a client without one. */
@@ -85,15 +88,6 @@ export const insertChart = (
       chart.settings.uniqueNames,
     ],
   });
-
-/** Through which day a chart's books are locked; `null` for none. */
-export const lockedThrough = async (on: Reader, head: ChartHead): Promise<string | null> => {
-  const row = await maybeOne<{ locked_through: string | null }>(on, {
-    text: 'SELECT locked_through FROM chart WHERE practice_id = $1 AND id = $2',
-    values: [head.practiceId, head.id],
-  });
-  return row?.locked_through ?? null;
-};
 
 /** Sets the number of the newest revision. */
 export const setRevision = (on: Transaction, head: ChartHead, revision: number): Promise<number> =>

@@ -155,20 +155,20 @@ const merged = (lines: readonly EntryLine[]): EntryLine[] => {
   return [...sums.values()];
 };
 
-/** Entries as they are seen: lines of hidden accounts as one of the account that stands for them, without their words. */
+/** An entry as it is seen: lines of hidden accounts as one of the account that stands for them, without their words. */
+export const veiledEntry = (entry: EntryAnswer, { veil }: PersonalVeil): Veiled<EntryAnswer> => {
+  const hidden = entry.lines.filter(({ accountId }) => veil.hides(accountId));
+  if (hidden.length === 0) return seen(entry);
+  const open = entry.lines.filter(({ accountId }) => !veil.hides(accountId));
+  const others = hidden.map((line) => ({ ...line, accountId: veil.as(line.accountId) }));
+  return seen({ ...entry, comment: '', lines: [...open, ...merged(others)] });
+};
+
+/** Entries as they are seen. */
 export const veiledEntries = (
   entries: readonly EntryAnswer[],
-  { veil }: PersonalVeil,
-): Veiled<EntryAnswer[]> =>
-  seen(
-    entries.map((entry) => {
-      const hidden = entry.lines.filter(({ accountId }) => veil.hides(accountId));
-      if (hidden.length === 0) return entry;
-      const open = entry.lines.filter(({ accountId }) => !veil.hides(accountId));
-      const others = hidden.map((line) => ({ ...line, accountId: veil.as(line.accountId) }));
-      return { ...entry, comment: '', lines: [...open, ...merged(others)] };
-    }),
-  );
+  personal: PersonalVeil,
+): Veiled<EntryAnswer[]> => seen(entries.map((entry) => veiledEntry(entry, personal)));
 
 /** A register of accounts that are all to be seen: of the other side, what is hidden is left out. */
 export const veiledRegister = (

@@ -4,16 +4,19 @@ import type { ChartHead } from '../charts/charts.queries';
 import { change, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
+type Lock = LocksAnswer['locks'][number];
+
 /** All locks, newest first. */
-export const manyLocks = (on: Reader, head: ChartHead): Promise<LocksAnswer['locks']> =>
-  many(on, {
+export const manyLocks = async (on: Reader, head: ChartHead): Promise<Lock[]> => {
+  const rows = await many<Omit<Lock, 'at'> & { readonly locked_at: Date }>(on, {
     text: `
-      SELECT lock.through, author.name AS author, lock.note,
-             to_char(lock.locked_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at
+      SELECT lock.through, author.name AS author, lock.note, lock.locked_at
       FROM period_lock AS lock JOIN app_user AS author ON author.id = lock.author_id
       WHERE lock.practice_id = $1 AND lock.chart_id = $2 ORDER BY lock.number DESC`,
     values: [head.practiceId, head.id],
   });
+  return rows.map(({ locked_at, ...lock }) => ({ ...lock, at: locked_at.toISOString() }));
+};
 
 /** Locks the books through a day, or opens them; the chart is held already. */
 export const insertLock = (

@@ -1,7 +1,7 @@
 import type { DraftAnswer, DraftRequest } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import type { ChartHead } from '../charts/charts.queries';
-import { change, many } from '../database/query';
+import { change, exactlyOne, many } from '../database/query';
 import type { Reader, Transaction } from '../database/transaction';
 
 /** A draft of somebody's own. */
@@ -10,7 +10,8 @@ export interface OwnDraft {
   readonly viewer: Viewer;
 }
 
-type DraftRow = Pick<DraftAnswer, 'id' | 'version' | 'changedAt'> & {
+type DraftRow = Pick<DraftAnswer, 'id' | 'version'> & {
+  readonly changed_at: Date;
   readonly content: Omit<DraftRequest, 'version'>;
 };
 
@@ -22,13 +23,15 @@ export const manyDrafts = async (
 ): Promise<DraftAnswer[]> => {
   const rows = await many<DraftRow>(on, {
     text: `
-      SELECT id, version, content,
-             to_char(changed_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS "changedAt"
-      FROM entry_draft WHERE practice_id = $1 AND chart_id = $2 AND author_id = $3
+      SELECT id, version, content, changed_at FROM entry_draft WHERE practice_id = $1 AND chart_id = $2 AND author_id = $3
       ORDER BY changed_at DESC, id`,
     values: [head.practiceId, head.id, userId],
   });
-  return rows.map(({ content, ...row }) => ({ ...row, ...content }));
+  return rows.map(({ content, changed_at, ...row }) => ({
+    ...row,
+    ...content,
+    changedAt: changed_at.toISOString(),
+  }));
 };
 
 /** Keeps a draft that was read under a version; gives how many were written: none where it went on meanwhile. */
@@ -53,13 +56,15 @@ export const countDrafts = async (
   on: Reader,
   head: ChartHead,
   { userId }: Viewer,
-): Promise<number> =>
-  (
-    await many(on, {
-      text: 'SELECT 1 FROM entry_draft WHERE practice_id = $1 AND chart_id = $2 AND author_id = $3',
-      values: [head.practiceId, head.id, userId],
-    })
-  ).length;
+): Promise<number> => {
+  const { all } = await exactlyOne<{ all: number }>(on, {
+    text: `
+      SELECT count(*)::int AS all FROM entry_draft
+      WHERE practice_id = $1 AND chart_id = $2 AND author_id = $3`,
+    values: [head.practiceId, head.id, userId],
+  });
+  return all;
+};
 
 /** Drops a draft of the viewer's own. */
 export const deleteDraft = (

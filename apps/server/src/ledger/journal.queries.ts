@@ -2,7 +2,7 @@ import type { EntryAnswer, JournalRequest } from '@iunctus/contract';
 import type { EntryLine } from '@iunctus/core';
 import type { ChartHead } from '../charts/charts.queries';
 import { exactInteger } from '../database/integers';
-import { many } from '../database/query';
+import { many, maybeOne } from '../database/query';
 import type { Reader } from '../database/transaction';
 
 interface TiedRow {
@@ -17,7 +17,7 @@ interface EntryRow {
   readonly source: EntryAnswer['source'];
   readonly comment: string;
   readonly author: string | null;
-  readonly posted_at: string | null;
+  readonly posted_at: Date | null;
   readonly sequence: string;
   readonly reverses: TiedRow | null;
   readonly reversed_by: TiedRow | null;
@@ -33,7 +33,7 @@ const entryOf = (row: EntryRow): EntryAnswer => ({
   source: row.source,
   comment: row.comment,
   author: row.author,
-  postedAt: row.posted_at,
+  postedAt: row.posted_at?.toISOString() ?? null,
   sequence: exactInteger(row.sequence),
   reverses: row.reverses,
   reversedBy: row.reversed_by,
@@ -50,7 +50,7 @@ const TIED = (name: string, by: string): string => `
 const WHOLE_ENTRY = `
   entry.id, entry.number::int8 AS number, entry.entry_date, entry.source, entry.comment,
   (SELECT name FROM app_user WHERE app_user.id = entry.author_id) AS author,
-  to_char(entry.posted_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS posted_at, entry.sequence,
+  entry.posted_at, entry.sequence,
   ${TIED('reverses', 'tied.id = entry.reverses')},
   ${TIED('reversed_by', 'tied.reverses = entry.id')},
   ${TIED('corrects', 'tied.id = entry.corrects')},
@@ -62,19 +62,19 @@ const WHOLE_ENTRY = `
      ORDER BY line.line_number)
    FROM entry_line AS line WHERE line.chart_id = entry.chart_id AND line.entry_id = entry.id) AS lines`;
 
-/** The entry of an id, or none. */
-export const manyEntriesById = async (
+/** The entry of an id, or `undefined`. */
+export const maybeEntry = async (
   on: Reader,
   head: ChartHead,
   id: string,
-): Promise<EntryAnswer[]> => {
-  const rows = await many<EntryRow>(on, {
+): Promise<EntryAnswer | undefined> => {
+  const row = await maybeOne<EntryRow>(on, {
     text: `
       SELECT ${WHOLE_ENTRY} FROM entry
       WHERE entry.practice_id = $1 AND entry.chart_id = $2 AND entry.id = $3`,
     values: [head.practiceId, head.id, id],
   });
-  return rows.map(entryOf);
+  return row === undefined ? undefined : entryOf(row);
 };
 
 /** By what entries are narrowed down; a text is looked for in comments, an amount or a number among digits. */

@@ -3,12 +3,12 @@ import { parseAmount } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { inChart } from '../charts/in-chart';
-import { hiddenIds, madeOfVeiled, veiledEntries } from '../charts/veil';
+import { hiddenIds, madeOfVeiled, veiledEntries, veiledEntry } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { onSnapshotOf } from '../database/transaction';
 import { problem } from '../problems/problem';
-import { manyEntries, manyEntriesById, manyNumbers, type Narrowed } from './journal.queries';
+import { manyEntries, manyNumbers, maybeEntry, type Narrowed } from './journal.queries';
 
 /** Entries that one answer holds at most. */
 const PAGE = 60;
@@ -57,8 +57,8 @@ export const entryOf = (
 ): Promise<Veiled<EntryAnswer>> =>
   onSnapshotOf(pool, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) => {
-      const [entry] = veiledEntries(await manyEntriesById(on, head, entryId), personal);
-      return entry === undefined ? problem({ code: 'notFound' }) : madeOfVeiled(entry);
+      const entry = (await maybeEntry(on, head, entryId)) ?? problem({ code: 'notFound' });
+      return veiledEntry(entry, personal);
     }),
   );
 

@@ -2,7 +2,7 @@ import type { LockRequest, LocksAnswer } from '@iunctus/contract';
 import { addDays } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
-import { lockedThrough, type ChartHead } from '../charts/charts.queries';
+import type { ChartHead } from '../charts/charts.queries';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
@@ -10,11 +10,10 @@ import { inTransactionOn, onSnapshotOf, type Reader } from '../database/transact
 import { badRequest, problem } from '../problems/problem';
 import { insertLock, manyLocks } from './books.queries';
 
-const answerOf = async (on: Reader, head: ChartHead): Promise<Veiled<LocksAnswer>> =>
-  madeOfVeiled({
-    lockedThrough: await lockedThrough(on, head),
-    locks: await manyLocks(on, head),
-  });
+const answerOf = async (on: Reader, head: ChartHead): Promise<Veiled<LocksAnswer>> => {
+  const locks = await manyLocks(on, head);
+  return madeOfVeiled({ lockedThrough: locks[0]?.through ?? null, locks });
+};
 
 /** Through which day the books are locked, and who locked and opened them. */
 export const locksOf = (
@@ -40,8 +39,7 @@ export const lockBooks = (
 ): Promise<Veiled<LocksAnswer>> =>
   inTransactionOn(pool, (on) =>
     inLockedChart(on, { viewer, clientId }, async ({ head }) => {
-      if ((await lockedThrough(on, head)) !== request.was)
-        return problem({ code: 'overtaken', by: 'lock' });
+      if (head.lockedThrough !== request.was) return problem({ code: 'overtaken', by: 'lock' });
       // Where the user is, the next day may have begun.
       if (request.through !== null && request.through > addDays(today, 1))
         return badRequest('through', 'lies ahead: what is to come stays open');

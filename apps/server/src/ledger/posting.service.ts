@@ -16,16 +16,15 @@ import {
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { loadChartForPosting } from '../charts/chart-store';
-import { lockedThrough } from '../charts/charts.queries';
 import { inLockedChart, type InChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn, type Transaction } from '../database/transaction';
 import { postEntries, type Entry } from '../postings/entries.queries';
-import { problem } from '../problems/problem';
+import { badRequest, problem } from '../problems/problem';
 import { deleteDraft } from './drafts.queries';
-import { manyEntriesById, manyNumbers } from './journal.queries';
+import { manyNumbers, maybeEntry } from './journal.queries';
 import { insertStandingDay } from './standing.queries';
 
 interface Asked {
@@ -53,7 +52,7 @@ const atBooks = <T>(
       const books = {
         currency,
         fiscalYearStart,
-        lockedThrough: await lockedThrough(on, found.head),
+        lockedThrough: found.head.lockedThrough,
         today,
       };
       const chart = await loadChartForPosting(on, found.head);
@@ -81,7 +80,7 @@ const refuseFaults = (at: AtBooks, entry: NewEntry, byHand: boolean): void => {
 
 /** The number of an entry that is posted under that id already: asking again posts nothing. */
 const postedBefore = async ({ on, head }: AtBooks, id: string): Promise<number | null> =>
-  (await manyEntriesById(on, head, id))[0]?.number ?? null;
+  (await manyNumbers(on, head, [id]))[0]?.number ?? null;
 
 const post = async (at: AtBooks, entry: Entry): Promise<Veiled<PostedAnswer>> => {
   const number = await postEntries(at.on, at.head, [{ ...entry, authorId: at.viewer.userId }]);
@@ -90,10 +89,9 @@ const post = async (at: AtBooks, entry: Entry): Promise<Veiled<PostedAnswer>> =>
 
 const refuseWrongCorrection = async (at: AtBooks, corrects: string | null): Promise<void> => {
   if (corrects === null) return;
-  const [entry] = await manyEntriesById(at.on, at.head, corrects);
+  const entry = await maybeEntry(at.on, at.head, corrects);
   if (entry === undefined) problem({ code: 'notFound' });
-  else if (entry.reversedBy === null)
-    problem({ code: 'badRequest', issues: [{ field: 'corrects', rule: 'is not taken back yet' }] });
+  else if (entry.reversedBy === null) badRequest('corrects', 'is not taken back yet');
 };
 
 /** The day of a standing entry is dealt with; one that was ended meanwhile takes nothing. */
@@ -140,7 +138,7 @@ export const reverseEntry = (
   atBooks(pool, asked, async (at) => {
     const before = await postedBefore(at, request.id);
     if (before !== null) return bearsNoAccount({ id: request.id, number: before });
-    const [there] = await manyEntriesById(at.on, at.head, entryId);
+    const there = await maybeEntry(at.on, at.head, entryId);
     if (there === undefined) return problem({ code: 'notFound' });
     if (there.reversedBy !== null) return problem({ code: 'overtaken', by: 'reversal' });
     const entry = reversalOf(there, { chart: at.chart, ...request });

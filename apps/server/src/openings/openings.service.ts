@@ -19,7 +19,7 @@ import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
 import { inTransactionOn } from '../database/transaction';
 import { manyAmounts } from '../postings/balances.queries';
-import { lockedThrough, type ChartHead } from '../charts/charts.queries';
+import type { ChartHead } from '../charts/charts.queries';
 import type { Transaction } from '../database/transaction';
 import { postEntries } from '../postings/entries.queries';
 import { badRequest, problem } from '../problems/problem';
@@ -79,9 +79,12 @@ export const postOpening = async (
   const plan = planOpening(chart, books, balances);
   refuseWhatCannotBe(plan, chart);
   if (plan.lines.length === 0) return 0;
-  const locked = await lockedThrough(on, head);
-  if (locked !== null && lastDayOf(last) <= locked)
-    badRequest('balances', `stand in a period that is locked through ${locked}: open it first`);
+  const { lockedThrough } = head;
+  if (lockedThrough !== null && lastDayOf(last) <= lockedThrough)
+    badRequest(
+      'balances',
+      `stand in a period that is locked through ${lockedThrough}: open it first`,
+    );
   await postEntries(on, head, [
     {
       id: randomUUID(),

@@ -59,3 +59,8 @@ export const TYPED_SOURCES = [
   'bank',
   'payroll',
 ] as const satisfies readonly EntrySource[];
+export type TypedSource = (typeof TYPED_SOURCES)[number];
+
+/** Whether a person may give an entry that source. */
+export const isTypedSource = (source: EntrySource): source is TypedSource =>
+  (TYPED_SOURCES as readonly EntrySource[]).includes(source);

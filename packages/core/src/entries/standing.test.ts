@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { isCalendarDate } from '../dates/calendar-date';
-import { dayOfTime, daysThrough, dueDays, FREQUENCIES, nextDay, type Frequency } from './standing';
+import {
+  dayOfTime,
+  daysThrough,
+  dueEntries,
+  FREQUENCIES,
+  nextDayOf,
+  type Frequency,
+} from './standing';
 
 const from = (
   frequency: Frequency,
@@ -94,19 +101,26 @@ describe('how often a standing entry comes', () => {
 });
 
 describe('what is due', () => {
-  const rent = from('monthly', '2026-08-01', { times: 4 });
+  const standing = (id: string, first: string, done: readonly string[], times?: number) => ({
+    id,
+    recurrence: from('monthly', first, times === undefined ? {} : { times }),
+    days: done.map((due) => ({ due })),
+  });
 
-  it('is every day up to today that was neither posted nor skipped', () => {
-    expect(dueDays(rent, '2026-10-15', new Set(['2026-09-01']))).toEqual([
-      '2026-08-01',
-      '2026-10-01',
-    ]);
+  it('is every day up to today that was neither posted nor skipped, the oldest first', () => {
+    const all = [
+      standing('rent', '2026-09-01', ['2026-10-01']),
+      standing('loan', '2026-09-28', []),
+    ];
+    expect(
+      dueEntries(all, '2026-11-15').map(({ standing: { id }, due }) => `${due} ${id}`),
+    ).toEqual(['2026-09-01 rent', '2026-09-28 loan', '2026-10-28 loan', '2026-11-01 rent']);
   });
 
   it('is followed by the next day, until there is none', () => {
-    expect(nextDay(rent, new Set(['2026-08-01', '2026-09-01']))).toBe('2026-10-01');
-    const all = new Set(['2026-08-01', '2026-09-01', '2026-10-01', '2026-11-01']);
-    expect(nextDay(rent, all)).toBeNull();
+    const done = ['2026-08-01', '2026-09-01', '2026-10-01', '2026-11-01'];
+    expect(nextDayOf(standing('rent', '2026-08-01', done.slice(0, 2), 4))).toBe('2026-10-01');
+    expect(nextDayOf(standing('rent', '2026-08-01', done, 4))).toBeNull();
   });
 });
 

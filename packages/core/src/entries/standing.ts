@@ -81,20 +81,35 @@ export const daysThrough = (
   return days;
 };
 
-/** Days that are due: up to `through`, without those that were `done`. */
-export const dueDays = (
-  recurrence: Recurrence,
-  through: CalendarDate,
-  done: ReadonlySet<CalendarDate>,
-): readonly CalendarDate[] => daysThrough(recurrence, through).filter((day) => !done.has(day));
+/** Something that comes again, with the days that are dealt with: posted or skipped. */
+export interface Standing {
+  readonly recurrence: Recurrence;
+  readonly days: readonly { readonly due: CalendarDate }[];
+}
 
-/** The next day that is neither posted nor skipped; `null` when there is none left. */
-export const nextDay = (
-  recurrence: Recurrence,
-  done: ReadonlySet<CalendarDate>,
-): CalendarDate | null => {
+const doneOf = ({ days }: Standing): ReadonlySet<CalendarDate> =>
+  new Set(days.map(({ due }) => due));
+
+/** Its days up to `through` (inclusive) that are not dealt with. */
+const openDays = (standing: Standing, through: CalendarDate): readonly CalendarDate[] => {
+  const done = doneOf(standing);
+  return daysThrough(standing.recurrence, through).filter((day) => !done.has(day));
+};
+
+/** All that is due up to a day (inclusive), the oldest first. */
+export const dueEntries = <S extends Standing>(
+  standings: readonly S[],
+  through: CalendarDate,
+): readonly { readonly standing: S; readonly due: CalendarDate }[] =>
+  standings
+    .flatMap((standing) => openDays(standing, through).map((due) => ({ standing, due })))
+    .sort((a, b) => a.due.localeCompare(b.due));
+
+/** The next day on which it comes; `null` when it has ended. */
+export const nextDayOf = (standing: Standing): CalendarDate | null => {
+  const done = doneOf(standing);
   for (let index = 0; index < MOST; index += 1) {
-    const day = dayOfTime(recurrence, index);
+    const day = dayOfTime(standing.recurrence, index);
     if (day === null || !done.has(day)) return day;
   }
   return null;

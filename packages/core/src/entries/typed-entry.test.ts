@@ -1,11 +1,13 @@
 import Decimal from 'decimal.js';
 import fc from 'fast-check';
 import { minorDigits } from '../money/currency';
+import { aChart } from '../testing/a-chart';
 import { converted, isRate } from './converted';
 import type { NewEntry } from './entry';
 import {
   EMPTY_LINE,
   lackingAt,
+  postableEntry,
   readTypedAmount,
   readTypedEntry,
   typedFrom,
@@ -107,6 +109,19 @@ describe('a typed entry', () => {
       ],
     };
     expect(readTypedEntry(typedFrom(posted, 'USD'), 'USD').entry).toEqual(posted);
+  });
+});
+
+describe('a typed entry that is due', () => {
+  const chart = aChart('1010 Bank\n6110 Rent');
+  const books = { currency: 'USD', fiscalYearStart: 1, lockedThrough: null, today: '2026-11-26' };
+  const rent = (credit: string) =>
+    typed([line({ accountId: '6110', debit: '900' }), line({ accountId: '1010', credit })]);
+
+  it('is an entry once all of it can be read and nothing keeps it from being posted', () => {
+    expect(postableEntry(rent('900'), { chart, books })?.lines).toHaveLength(2);
+    for (const credit of ['', '800', 'x'])
+      expect(postableEntry(rent(credit), { chart, books })).toBeNull();
   });
 });
 

@@ -5,6 +5,7 @@ import { formatAmount } from '../money/format';
 import { add, AMOUNT_LIMIT, negate, type Minor } from '../money/minor';
 import { parseAmount } from '../money/parse';
 import type { EntrySource } from '../postings/posting';
+import { checkEntry, type Checking } from './check-entry';
 import { converted } from './converted';
 import type { EntryLine, ForeignAmount, NewEntry } from './entry';
 
@@ -74,30 +75,36 @@ export const readTypedAmount = (text: string, currency: string): Minor | null =>
   return total < 0 || total > AMOUNT_LIMIT ? null : total;
 };
 
-/** An amount as it would be typed, without its sign. */
-export const writtenAmount = (amount: Minor, currency: string): string =>
-  formatAmount(Math.abs(amount), { currency });
-
 interface ReadLine {
   readonly line: EntryLine;
   readonly unread: readonly UnreadField[];
 }
 
-const sideOf = (
-  line: TypedLine,
+/** A debit or a credit as it is typed: at most one of both is filled. */
+export type Sides = Pick<TypedLine, 'debit' | 'credit'>;
+
+/** What was typed as a debit or a credit: the amount, debit positive, and what of it cannot be read. */
+export const readSides = (
+  { debit, credit }: Sides,
   currency: string,
 ): { readonly amount: Minor; readonly unread: readonly UnreadField[] } => {
-  const [hasDebit, hasCredit] = [line.debit.trim() !== '', line.credit.trim() !== ''];
+  const [hasDebit, hasCredit] = [debit.trim() !== '', credit.trim() !== ''];
   if (hasDebit && hasCredit) return { amount: 0, unread: ['bothSides'] };
   if (!hasDebit && !hasCredit) return { amount: 0, unread: [] };
-  const amount = readTypedAmount(hasDebit ? line.debit : line.credit, currency);
+  const amount = readTypedAmount(hasDebit ? debit : credit, currency);
   if (amount === null) return { amount: 0, unread: [hasDebit ? 'debit' : 'credit'] };
   return { amount: hasDebit ? amount : negate(amount), unread: [] };
 };
 
+/** An amount as it would be typed on its side; nothing for nothing. Law: read, it is the amount. */
+export const writtenSides = (amount: Minor, currency: string): Sides => {
+  const text = amount === 0 ? '' : formatAmount(Math.abs(amount), { currency });
+  return amount < 0 ? { debit: '', credit: text } : { debit: text, credit: '' };
+};
+
 const readLine = (typed: TypedLine, books: string): ReadLine => {
   const isForeign = typed.currency !== '' && typed.currency !== books;
-  const side = sideOf(typed, isForeign ? typed.currency : books);
+  const side = readSides(typed, isForeign ? typed.currency : books);
   const rate = typed.rate.trim();
   const comesTo = isForeign
     ? converted(side.amount, { from: typed.currency, into: books, rate })
@@ -140,14 +147,6 @@ export const readTypedEntry = (typed: TypedEntry, currency: string): ReadEntry =
   };
 };
 
-const typedAmounts = (line: EntryLine, currency: string): Pick<TypedLine, 'debit' | 'credit'> => {
-  const text = writtenAmount(
-    line.foreign?.amount ?? line.amount,
-    line.foreign?.currency ?? currency,
-  );
-  return line.amount < 0 ? { debit: '', credit: text } : { debit: text, credit: '' };
-};
-
 /** An entry as it would be typed, to be posted again or corrected. Law: read, it is the entry. */
 export const typedFrom = (entry: NewEntry, currency: string): TypedEntry => ({
   date: entry.date,
@@ -155,7 +154,7 @@ export const typedFrom = (entry: NewEntry, currency: string): TypedEntry => ({
   comment: entry.comment,
   lines: entry.lines.map((line) => ({
     accountId: line.accountId,
-    ...typedAmounts(line, currency),
+    ...writtenSides(line.foreign?.amount ?? line.amount, line.foreign?.currency ?? currency),
     comment: line.comment,
     values: line.values,
     currency: line.foreign?.currency ?? '',
@@ -168,4 +167,14 @@ export const lackingAt = (typed: TypedEntry, line: number, currency: string): Mi
   const others = { ...typed, lines: typed.lines.filter((_one, index) => index !== line) };
   const { entry } = readTypedEntry(others, currency);
   return negate(entry.lines.reduce((total, { amount }) => add(total, amount), 0));
+};
+
+/** The entry that was typed, once all of it can be read and nothing keeps it from being posted; `null` until then. */
+export const postableEntry = (
+  typed: TypedEntry,
+  { chart, books }: Pick<Checking, 'chart' | 'books'>,
+): NewEntry | null => {
+  const { entry, unread } = readTypedEntry(typed, books.currency);
+  if (unread.length > 0) return null;
+  return checkEntry({ chart, books, entry, byHand: true }).length === 0 ? entry : null;
 };

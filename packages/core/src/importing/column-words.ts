@@ -24,7 +24,8 @@ const HEADED: Readonly<Record<ColumnUse, string>> = {
   budget: 'budget, annual budget, yearly budget, budget amount, plan amount, budget total',
 };
 
-const plain = (text: string): string =>
+/** A heading as it compares: words alone, small. */
+export const plainHeading = (text: string): string =>
   nameKey(text)
     .replace(/[^\p{L}\p{N}#]+/gu, ' ')
     .trim();
@@ -53,7 +54,7 @@ const HELD: readonly (readonly [RegExp, ColumnUse])[] = [
 export const useOfHeading = (
   heading: string,
 ): { readonly use: ColumnUse; readonly sure: number } | null => {
-  const words = plain(heading);
+  const words = plainHeading(heading);
   const exact = EXACT.get(words);
   if (exact !== undefined) return { use: exact, sure: 1 };
   const held = HELD.find(([pattern]) => pattern.test(words));

@@ -21,7 +21,8 @@ const headingScore = ({ cells }: SourceRow): number => {
   return named ? uses.size - amounts : 0;
 };
 
-const share = (texts: readonly string[], test: (text: string) => boolean): number =>
+/** How many of the texts pass, from 0 to 1; none of none. */
+export const share = (texts: readonly string[], test: (text: string) => boolean): number =>
   texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
 
 /** Headings in other languages: a first row of words alone over a column of digits. */
@@ -54,7 +55,8 @@ const headingRow = (rows: readonly SourceRow[]): SourceRow | null => {
   return best !== null && (best.score > 1 || single) ? best.row : strangeRow(rows);
 };
 
-const isAmount = (text: string): boolean =>
+/** Whether a text is an amount, whatever sign its decimals have. */
+export const isAmount = (text: string): boolean =>
   ['.', ','].some(
     (decimal) =>
       readListedAmount(text, { currency: 'BHD', decimal: decimal as '.' | ',' }) !== null,

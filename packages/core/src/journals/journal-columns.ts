@@ -1,7 +1,7 @@
 import type { Dimension } from '../dimensions/dimension';
-import { readListedAmount } from '../importing/amounts';
+import { plainHeading } from '../importing/column-words';
+import { isAmount, share } from '../importing/columns';
 import type { SourceRow } from '../importing/source';
-import { nameKey } from '../text/name-key';
 import { isListedDate } from './listed-date';
 
 /** What a column of a list of entries says of its lines. A dimension’s column says which value a line carries. */
@@ -43,11 +43,6 @@ const HEADED: Readonly<Record<(typeof JOURNAL_USES)[number], string>> = {
   lineComment: 'line comment, line description, line text, line memo, note, notes, remarks',
 };
 
-const plain = (text: string): string =>
-  nameKey(text)
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
 const EXACT: ReadonlyMap<string, JournalUse> = new Map(
   (Object.entries(HEADED) as [JournalUse, string][]).flatMap(([use, phrases]) =>
     phrases.split(', ').map((phrase) => [phrase, use] as const),
@@ -63,9 +58,9 @@ const HELD: readonly (readonly [RegExp, JournalUse])[] = [
 ];
 
 const useOf = (heading: string, dimensions: readonly Dimension[]): JournalUse | null => {
-  const key = plain(heading);
+  const key = plainHeading(heading);
   if (key === '') return null;
-  const dimension = dimensions.find(({ name }) => plain(name) === key);
+  const dimension = dimensions.find(({ name }) => plainHeading(name) === key);
   if (dimension !== undefined) return `value/${dimension.id}`;
   return EXACT.get(key) ?? HELD.find(([held]) => held.test(key))?.[1] ?? null;
 };
@@ -85,15 +80,6 @@ const once = (uses: readonly (JournalUse | null)[]): (JournalUse | null)[] => {
 /** How many rows are looked at to find the headings, and to see what a column holds. */
 const HEAD = 25;
 const SAMPLE = 200;
-
-const share = (texts: readonly string[], test: (text: string) => boolean): number =>
-  texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
-
-const isAmount = (text: string): boolean =>
-  ['.', ','].some(
-    (decimal) =>
-      readListedAmount(text, { currency: 'BHD', decimal: decimal as '.' | ',' }) !== null,
-  );
 
 /** What a column without a heading holds by its content; `isAccount` knows what names an account. */
 const byContent = (

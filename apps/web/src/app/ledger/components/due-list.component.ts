@@ -9,11 +9,18 @@ import {
   untracked,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { DraftAnswer, PostEntryRequest } from '@iunctus/contract';
-import { checkEntry, readTypedEntry, TYPED_SOURCES } from '@iunctus/core';
+import type { DraftAnswer, StandingEntryAnswer } from '@iunctus/contract';
+import {
+  dueEntries,
+  isTypedSource,
+  postableEntry,
+  readTypedEntry,
+  type CalendarDate,
+  type NewEntry,
+} from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { Doing } from '../../shared/api/doing';
 import { reading } from '../../shared/api/reading';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { today } from '../../shared/dates/today';
@@ -21,17 +28,18 @@ import { counted } from '../../shared/words/counted';
 import { dateWords, momentWords } from '../../shared/words/period-words';
 import { BooksReader } from '../model/books-reader';
 import { KeptDrafts } from '../model/kept-drafts';
-import { dueEntries, type DueEntry } from '../model/due-entries';
+
+interface DueEntry {
+  readonly standing: StandingEntryAnswer;
+  readonly due: CalendarDate;
+}
 
 /** A due entry, and what it posts; `null` where something of it is to be typed first. */
 interface Offer extends DueEntry {
   readonly key: string;
-  readonly entry: Omit<PostEntryRequest, 'id'> | null;
+  readonly entry: NewEntry | null;
   readonly amount: string;
 }
-
-const isTyped = (source: string): source is PostEntryRequest['source'] =>
-  (TYPED_SOURCES as readonly string[]).includes(source);
 
 /** Drafts that were left, and standing entries that are due: posted on the user's word alone. */
 @Component({
@@ -48,8 +56,7 @@ export class DueListComponent {
   readonly clientId = input.required<string>();
   protected readonly day = dateWords;
   protected readonly moment = momentWords;
-  protected readonly problem = signal<ApiProblem | null>(null);
-  protected readonly busy = signal(false);
+  protected readonly doing = new Doing();
   /** Due entries that are not to be posted together with the others. */
   protected readonly leftOut = signal<ReadonlySet<string>>(new Set());
 
@@ -83,34 +90,11 @@ export class DueListComponent {
   }
 
   private offerOf({ standing, due }: DueEntry): Offer {
-    const { source } = standing.entry;
-    const read = readTypedEntry({ ...standing.entry, date: due }, this.reader.currency());
-    const checking = {
-      chart: this.reader.chart(),
-      books: this.reader.books(),
-      entry: read.entry,
-      byHand: true,
-    };
-    const fits = read.unread.length === 0 && checkEntry(checking).length === 0;
-    const entry =
-      fits && isTyped(source)
-        ? {
-            ...read.entry,
-            source,
-            lines: read.entry.lines.map((line) => ({ ...line, values: { ...line.values } })),
-            corrects: null,
-            standing: { standingId: standing.id, due },
-            draftId: null,
-          }
-        : null;
-    const amount = read.entry.lines.reduce((sum, line) => sum + Math.max(line.amount, 0), 0);
-    return {
-      standing,
-      due,
-      key: `${standing.id}/${due}`,
-      entry,
-      amount: this.reader.amount(amount),
-    };
+    const typed = { ...standing.entry, date: due };
+    const against = { chart: this.reader.chart(), books: this.reader.books() };
+    const entry = postableEntry(typed, against);
+    const amount = this.reader.moved(readTypedEntry(typed, this.reader.currency()).entry);
+    return { standing, due, key: `${standing.id}/${due}`, entry, amount };
   }
 
   protected choose(key: string): void {
@@ -125,40 +109,40 @@ export class DueListComponent {
   }
 
   /** Posts the chosen ones, one after the other; the first that is refused stops it, and is said. */
-  protected async postChosen(): Promise<void> {
-    await this.work(async () => {
-      for (const { entry } of this.chosen()) {
-        if (entry === null) continue;
-        const body = { ...entry, id: crypto.randomUUID() };
-        await firstValueFrom(this.api.ask('postEntry', { clientId: this.clientId(), body }));
-        this.reader.changed(entry.lines.map(({ accountId }) => accountId));
-      }
+  protected postChosen(): Promise<void> {
+    return this.work(async () => {
+      for (const offer of this.chosen()) await this.post(offer);
     });
   }
 
-  protected async skip({ standing, due }: Offer): Promise<void> {
-    const asked = {
-      clientId: this.clientId(),
-      standingId: standing.id,
-      body: { due, skipped: true },
+  private async post({ standing, due, entry }: Offer): Promise<void> {
+    if (entry === null || !isTypedSource(entry.source)) return;
+    const body = {
+      ...entry,
+      id: crypto.randomUUID(),
+      source: entry.source,
+      lines: entry.lines.map((line) => ({ ...line, values: { ...line.values } })),
+      corrects: null,
+      standing: { standingId: standing.id, due },
+      draftId: null,
     };
-    await this.work(() => firstValueFrom(this.api.ask('skipStanding', asked)));
+    await firstValueFrom(this.api.ask('postEntry', { clientId: this.clientId(), body }));
+    this.reader.changed(entry.lines.map(({ accountId }) => accountId));
   }
 
-  protected async drop({ id: draftId }: DraftAnswer): Promise<void> {
+  protected skip({ standing, due }: Offer): Promise<void> {
+    const body = { due, skipped: true };
+    const asked = { clientId: this.clientId(), standingId: standing.id, body };
+    return this.work(() => firstValueFrom(this.api.ask('skipStanding', asked)));
+  }
+
+  protected drop({ id: draftId }: DraftAnswer): Promise<void> {
     const asked = { clientId: this.clientId(), draftId };
-    await this.work(() => firstValueFrom(this.api.ask('dropDraft', asked)));
+    return this.work(() => firstValueFrom(this.api.ask('dropDraft', asked)));
   }
 
   private async work(what: () => Promise<unknown>): Promise<void> {
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await what();
-    } catch (error) {
-      this.problem.set(problemOf(error));
-    }
-    this.busy.set(false);
+    await this.doing.run(what);
     this.drafts.again();
     this.standings.again();
   }

@@ -17,26 +17,27 @@ import {
   isEmptyLine,
   isOffered,
   lackingAt,
-  readTypedAmount,
-  writtenAmount,
+  readSides,
+  writtenSides,
   type AccountId,
   type Dimension,
+  type Sides,
   type TypedEntry,
   type TypedLine,
 } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { BooksReader } from '../model/books-reader';
-import { CURRENCIES } from '../model/currencies';
+import { CURRENCIES } from '../../shared/words/currency-words';
 
-type Side = 'debit' | 'credit';
+type Side = keyof Sides;
 
 /** What stands in one line. */
 interface Row {
   readonly line: TypedLine;
   readonly wrong: string;
   /** What it lacks for the entry to balance, as it would be typed on its side; empty for nothing. */
-  readonly offered: Readonly<Record<Side, string>>;
+  readonly offered: Sides;
   /** The dimensions that its account asks for. */
   readonly asks: ReadonlySet<string>;
   /** What a foreign amount comes to in the books’ currency; empty for none. */
@@ -62,20 +63,22 @@ export class EntryLinesComponent {
   readonly entry = input.required<TypedEntry>();
   /** What is wrong with a line, by its place. */
   readonly wrong = input<ReadonlyMap<number, string>>(new Map());
-  /** Whether amounts may stay open, to be asked for later. */
-  readonly openAmounts = input(false);
   readonly changed = output<readonly TypedLine[]>();
 
   private readonly foreignShown = signal(false);
+  protected readonly sides: readonly Side[] = ['debit', 'credit'];
   protected readonly isForeign = computed(
     () => this.foreignShown() || this.entry().lines.some(({ currency }) => currency !== ''),
   );
   protected readonly currencies = computed<readonly PickOption[]>(() => [
     { value: '', words: this.reader.currency() },
-    ...CURRENCIES.filter((code) => code !== this.reader.currency()).map((code) => ({
-      value: code,
-      words: code,
-    })),
+    ...CURRENCIES.filter(({ value }) => value !== this.reader.currency()).map(
+      ({ value, words }) => ({
+        value,
+        words: value,
+        also: words,
+      }),
+    ),
   ]);
   protected readonly dimensions = computed(() =>
     this.reader.dimensions().map((dimension) => ({
@@ -227,27 +230,18 @@ export class EntryLinesComponent {
 
   private offeredAt(index: number): Row['offered'] {
     const line = this.lines()[index] ?? EMPTY_LINE;
-    const none = { debit: '', credit: '' };
-    if (line.accountId === null || line.currency !== '' || line.debit + line.credit !== '')
-      return none;
-    const lacking = lackingAt(
-      { ...this.entry(), lines: this.lines() },
-      index,
-      this.reader.currency(),
-    );
-    if (lacking === 0) return none;
-    const text = writtenAmount(lacking, this.reader.currency());
-    return lacking > 0 ? { debit: text, credit: '' } : { debit: '', credit: text };
+    const currency = this.reader.currency();
+    const isOpen =
+      line.accountId !== null && line.currency === '' && line.debit + line.credit === '';
+    const entry = { ...this.entry(), lines: this.lines() };
+    return writtenSides(isOpen ? lackingAt(entry, index, currency) : 0, currency);
   }
 
   private comesTo(line: TypedLine): string {
     if (line.currency === '') return '';
-    const amount = readTypedAmount(line.debit === '' ? line.credit : line.debit, line.currency);
     const into = this.reader.currency();
-    const own =
-      amount === null
-        ? null
-        : converted(amount, { from: line.currency, into, rate: line.rate.trim() });
-    return own === null ? '' : this.reader.amount(own);
+    const { amount } = readSides(line, line.currency);
+    const own = converted(amount, { from: line.currency, into, rate: line.rate.trim() });
+    return own === null || own === 0 ? '' : this.reader.amount(Math.abs(own));
   }
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { ENTRY_SOURCES, type EntrySource } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
+import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { BooksReader } from '../model/books-reader';
@@ -27,19 +28,16 @@ export const askedBy = ({ first, last, source, text }: Narrowing) => ({
 @Component({
   selector: 'iu-narrowing',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PickComponent, WhenFieldComponent],
+  imports: [PickComponent, TextFieldComponent, WhenFieldComponent],
   template: `
-    <label class="field text-field">
-      <span i18n>Words, amount or number</span>
-      <input
-        class="text"
-        type="search"
-        maxlength="120"
-        dir="auto"
-        [value]="narrowing().text"
-        (input)="change({ text: $any($event.target).value })"
-      />
-    </label>
+    <iu-text-field
+      class="text-field"
+      i18n-label
+      label="Words, amount or number"
+      [most]="120"
+      [value]="narrowing().text"
+      (changed)="change({ text: $event })"
+    />
     <iu-pick
       class="source"
       labelled

@@ -13,8 +13,9 @@ import { formatAmount, usualReversalDay } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { Doing } from '../../shared/api/doing';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { entryFaultWords, lineFaultWords } from '../../shared/words/entry-words';
 import { momentWords } from '../../shared/words/period-words';
@@ -24,7 +25,7 @@ import { BooksReader } from '../model/books-reader';
 @Component({
   selector: 'iu-posted-entry',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent, RouterLink, WhenFieldComponent],
+  imports: [ProblemNoteComponent, RouterLink, TextFieldComponent, WhenFieldComponent],
   templateUrl: './posted-entry.component.html',
   styleUrl: './posted-entry.component.css',
 })
@@ -41,13 +42,12 @@ export class PostedEntryComponent {
   protected readonly asking = signal<'takeBack' | 'correct' | null>(null);
   protected readonly date = signal('');
   protected readonly comment = signal('');
-  protected readonly problem = signal<ApiProblem | null>(null);
-  protected readonly busy = signal(false);
+  protected readonly doing = new Doing();
   protected readonly hasComments = computed(() =>
     this.entry().lines.some(({ comment, foreign }) => comment !== '' || foreign !== null),
   );
   protected readonly refusals = computed<readonly string[]>(() => {
-    const problem = this.problem();
+    const problem = this.doing.problem();
     if (problem?.code !== 'entryRefused') return [];
     const context = this.reader.context();
     return problem.faults.map(({ line, fault }) =>
@@ -80,7 +80,7 @@ export class PostedEntryComponent {
 
   protected ask(what: 'takeBack' | 'correct'): void {
     const { date, number } = this.entry();
-    this.problem.set(null);
+    this.doing.problem.set(null);
     this.date.set(usualReversalDay(date, this.reader.books()));
     this.comment.set($localize`Takes entry ${number} back`);
     this.asking.set(what);
@@ -91,16 +91,13 @@ export class PostedEntryComponent {
     const id = crypto.randomUUID();
     const { id: entryId, lines } = this.entry();
     const body = { id, date: this.date(), comment: this.comment() };
-    this.busy.set(true);
-    try {
-      await firstValueFrom(this.api.ask('reverseEntry', { clientId, entryId, body }));
-      this.reader.changed(lines.map(({ accountId }) => accountId));
-      if (this.asking() === 'correct') this.correcting.emit();
-      else this.takenBack.emit(id);
-      this.asking.set(null);
-    } catch (error) {
-      this.problem.set(problemOf(error));
-    }
-    this.busy.set(false);
+    const done = await this.doing.run(() =>
+      firstValueFrom(this.api.ask('reverseEntry', { clientId, entryId, body })),
+    );
+    if (!done) return;
+    this.reader.changed(lines.map(({ accountId }) => accountId));
+    if (this.asking() === 'correct') this.correcting.emit();
+    else this.takenBack.emit(id);
+    this.asking.set(null);
   }
 }

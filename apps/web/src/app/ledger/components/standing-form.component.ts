@@ -10,48 +10,39 @@ import {
 } from '@angular/core';
 import type { StandingEntryAnswer, StandingEntryRequest } from '@iunctus/contract';
 import {
+  checkStanding,
   dayOfTime,
   EMPTY_LINE,
   FREQUENCIES,
   isEmptyLine,
-  readTypedAmount,
   TYPED_SOURCES,
+  typedRecurrence,
+  type Ending,
   type EntrySource,
   type Frequency,
+  type Recurrence,
   type TypedEntry,
   type TypedLine,
+  type TypedStanding,
 } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
+import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { today } from '../../shared/dates/today';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
-import { FREQUENCY_WORDS } from '../../shared/words/entry-words';
+import { FREQUENCY_WORDS, STANDING_FAULT_WORDS } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { BooksReader } from '../model/books-reader';
 import { EntryLinesComponent } from './entry-lines.component';
 
-type Ending = 'never' | 'on' | 'after';
+const endingOf = ({ last, times }: Recurrence): Ending =>
+  last !== null ? 'on' : times !== null ? 'after' : 'never';
 
-interface Typed {
-  readonly name: string;
-  readonly frequency: Frequency;
-  readonly first: string;
-  readonly ending: Ending;
-  readonly last: string;
-  readonly times: string;
-  readonly entry: TypedEntry;
-}
-
-const typedOf = (standing: StandingEntryAnswer | null): Typed => ({
+const typedOf = (standing: StandingEntryAnswer | null): TypedStanding => ({
   name: standing?.name ?? '',
   frequency: standing?.recurrence.frequency ?? 'monthly',
   first: standing?.recurrence.first ?? today(),
-  ending:
-    standing?.recurrence.last != null
-      ? 'on'
-      : standing?.recurrence.times != null
-        ? 'after'
-        : 'never',
+  ending: standing === null ? 'never' : endingOf(standing.recurrence),
   last: standing?.recurrence.last ?? '',
   times: String(standing?.recurrence.times ?? 12),
   entry: standing?.entry ?? {
@@ -69,7 +60,7 @@ const SHOWN = 4;
 @Component({
   selector: 'iu-standing-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EntryLinesComponent, PickComponent, WhenFieldComponent],
+  imports: [EntryLinesComponent, PickComponent, TextFieldComponent, WhenFieldComponent],
   templateUrl: './standing-form.component.html',
   styleUrl: './standing-form.component.css',
 })
@@ -96,19 +87,7 @@ export class StandingFormComponent {
     { value: 'after', words: $localize`So many times` },
   ];
 
-  private readonly times = computed(() => {
-    const { ending, times } = this.typed();
-    return ending === 'after' && /^[1-9]\d{0,3}$/.test(times.trim()) ? Number(times) : null;
-  });
-  private readonly recurrence = computed(() => {
-    const { frequency, first, ending, last } = this.typed();
-    return {
-      frequency,
-      first,
-      last: ending === 'on' && last !== '' ? last : null,
-      times: this.times(),
-    };
-  });
+  private readonly recurrence = computed(() => typedRecurrence(this.typed()));
   /** The next days on which it comes, as a check of what was chosen. */
   protected readonly nextWords = computed(() => {
     if (this.typed().first === '') return '';
@@ -116,43 +95,12 @@ export class StandingFormComponent {
     const known = days.flatMap((day) => (day === null ? [] : [dateWords(day)]));
     return known.slice(0, SHOWN).join(' · ') + (known.length > SHOWN ? ' …' : '');
   });
-  private readonly lines = computed(() =>
-    this.typed().entry.lines.filter((line) => !isEmptyLine(line)),
+  /** What keeps it from being kept, in words. */
+  protected readonly lacks = computed<readonly string[]>(() =>
+    checkStanding(this.typed(), this.reader.currency()).map((fault) => STANDING_FAULT_WORDS[fault]),
   );
 
-  /** What keeps it from being kept, in words. */
-  protected readonly lacks = computed<readonly string[]>(() => {
-    const { name, first, ending, last } = this.typed();
-    return [
-      ...(name.trim() === '' ? [$localize`Give it a name.`] : []),
-      ...(first === '' ? [$localize`Give the first day.`] : []),
-      ...(ending === 'on' && (last === '' || last < first)
-        ? [$localize`Give a last day that is not before the first.`]
-        : []),
-      ...(ending === 'after' && this.times() === null
-        ? [$localize`Say how many times, from 1 to 9999.`]
-        : []),
-      ...this.lackingLines(),
-    ];
-  });
-
-  private lackingLines(): readonly string[] {
-    const lines = this.lines();
-    if (lines.length < 2) return [$localize`An entry has two lines at least.`];
-    if (lines.some(({ accountId }) => accountId === null))
-      return [$localize`Choose an account in every line.`];
-    const unread = lines.some(({ debit, credit, currency }) =>
-      [debit, credit].some(
-        (text) =>
-          text.trim() !== '' && readTypedAmount(text, currency || this.reader.currency()) === null,
-      ),
-    );
-    return unread
-      ? [$localize`An amount cannot be read. Leave it empty to be asked for it each time.`]
-      : [];
-  }
-
-  protected set(change: Partial<Typed>): void {
+  protected set(change: Partial<TypedStanding>): void {
     this.typed.update((typed) => ({ ...typed, ...change }));
   }
 
@@ -174,7 +122,9 @@ export class StandingFormComponent {
       entry: {
         ...entry,
         date: '',
-        lines: this.lines().map((line) => ({ ...line, values: { ...line.values } })),
+        lines: entry.lines
+          .filter((line) => !isEmptyLine(line))
+          .map((line) => ({ ...line, values: { ...line.values } })),
       },
     });
   }

@@ -1,7 +1,15 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { EntryAnswer, RegisterLine } from '@iunctus/contract';
-import { formatAmount, knownAccount, titleOf, type Books, type Minor } from '@iunctus/core';
+import type { RegisterLine } from '@iunctus/contract';
+import {
+  formatAmount,
+  knownAccount,
+  sidesOf,
+  titleOf,
+  type Books,
+  type Minor,
+  type NewEntry,
+} from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
@@ -60,8 +68,8 @@ export class BooksReader {
   }
 
   /** What an entry moves: its debits. */
-  moved({ lines }: Pick<EntryAnswer, 'lines'>): string {
-    return this.amount(lines.reduce((total, { amount }) => total + Math.max(amount, 0), 0));
+  moved({ lines }: Pick<NewEntry, 'lines'>): string {
+    return this.amount(sidesOf(lines).debit);
   }
 
   /** Which accounts stand on the other side of a line. */

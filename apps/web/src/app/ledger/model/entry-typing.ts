@@ -1,12 +1,12 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import type { DraftAnswer, DraftRequest, EntryAnswer, PostEntryRequest } from '@iunctus/contract';
+import type { DraftAnswer, DraftRequest, EntryAnswer } from '@iunctus/contract';
 import {
   checkEntry,
   doubtsOf,
   EMPTY_LINE,
   readTypedEntry,
-  sum,
-  TYPED_SOURCES,
+  isTypedSource,
+  sidesOf,
   typedFrom,
   type PlacedFault,
   type TypedEntry,
@@ -41,9 +41,6 @@ const blank = (): TypedEntry => ({
   comment: '',
   lines: [EMPTY_LINE, EMPTY_LINE],
 });
-
-const isTypedSource = (source: string): source is PostEntryRequest['source'] =>
-  (TYPED_SOURCES as readonly string[]).includes(source);
 
 /** An entry that is being typed: kept in this browser with every key and on the server with every pause, until it is posted. */
 @Injectable()
@@ -88,10 +85,8 @@ export class EntryTyping {
     );
   });
   readonly totals = computed(() => {
-    const amounts = this.read().entry.lines.map(({ amount }) => amount);
-    const debit = sum(amounts.filter((amount) => amount > 0));
-    const credit = -sum(amounts.filter((amount) => amount < 0));
-    return { debit, credit, difference: debit - credit };
+    const sides = sidesOf(this.read().entry.lines);
+    return { ...sides, difference: sides.debit - sides.credit };
   });
   readonly doubts = computed(() =>
     this.read().entry.date === '' ? [] : doubtsOf(this.checking()),

@@ -13,6 +13,7 @@ import {
   type DateOrder,
   type JournalColumns,
   type JournalUse,
+  type TypedSource,
 } from '@iunctus/core';
 import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
 import { firstValueFrom } from 'rxjs';
@@ -26,8 +27,6 @@ import type {
   JournalSheet,
 } from '../workers/journal-messages';
 import { BooksReader } from './books-reader';
-
-type Source = PostListRequest['entries'][number]['source'];
 
 /** How far posting is: entries done of all, and what became of them. */
 export interface Posting {
@@ -58,7 +57,7 @@ export class JournalImport {
   readonly sheet = signal(0);
   readonly columns = signal<JournalColumns | null>(null);
   readonly order = signal<DateOrder | null>(null);
-  readonly source = signal<Source>('journal');
+  readonly source = signal<TypedSource>('journal');
   readonly accounts = signal<ReadonlyMap<string, AccountId>>(new Map());
   private readonly mended = signal<
     ReadonlyMap<number, Readonly<Partial<Record<JournalUse, string>>>>
@@ -169,7 +168,7 @@ export class JournalImport {
     this.again();
   }
 
-  chooseSource(source: Source): void {
+  chooseSource(source: TypedSource): void {
     this.source.set(source);
     this.again();
   }

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { PostListRequest } from '@iunctus/contract';
 import {
   JOURNAL_USES,
   TYPED_SOURCES,
@@ -8,6 +7,7 @@ import {
   type DateOrder,
   type JournalLine,
   type JournalUse,
+  type TypedSource,
 } from '@iunctus/core';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
@@ -26,8 +26,6 @@ import { AccountChoiceComponent } from '../../workspace/components/account-choic
 import { BooksReader } from '../model/books-reader';
 import { JournalImport } from '../model/journal-import';
 import type { FaultyEntry } from '../workers/journal-messages';
-
-type Source = PostListRequest['entries'][number]['source'];
 
 /** Entries of a file, read, mended on the spot, and posted once the user says so. */
 @Component({
@@ -49,7 +47,7 @@ export class BringInPage {
   protected readonly reader = inject(BooksReader);
   protected readonly list = inject(JournalImport);
   protected readonly day = dateWords;
-  protected readonly sources: readonly PickOption<Source>[] = TYPED_SOURCES.map((value) => ({
+  protected readonly sources: readonly PickOption<TypedSource>[] = TYPED_SOURCES.map((value) => ({
     value,
     words: SOURCE_WORDS[value],
   }));

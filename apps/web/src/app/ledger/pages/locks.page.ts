@@ -10,9 +10,10 @@ import { addDays, addMonths, lastDayOf, monthOf } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { Doing } from '../../shared/api/doing';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { today } from '../../shared/dates/today';
 import { dateWords, momentWords } from '../../shared/words/period-words';
@@ -22,7 +23,7 @@ import { BooksReader } from '../model/books-reader';
 @Component({
   selector: 'iu-locks-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent, ReadingNoteComponent, WhenFieldComponent],
+  imports: [ProblemNoteComponent, ReadingNoteComponent, TextFieldComponent, WhenFieldComponent],
   template: `
     <iu-reading-note [of]="reader.locks" />
     @if (reader.locks.value(); as answer) {
@@ -51,34 +52,38 @@ import { BooksReader } from '../model/books-reader';
             [value]="through()"
             (changed)="typed.set($event ?? '')"
           />
-          <label class="field note">
-            <span i18n>Why</span>
-            <input
-              class="text"
-              maxlength="500"
-              dir="auto"
-              i18n-placeholder
-              placeholder="Sent to the bank, filed …"
-              [value]="note()"
-              (input)="note.set($any($event.target).value)"
-            />
-          </label>
+          <iu-text-field
+            class="note"
+            i18n-label
+            label="Why"
+            i18n-placeholder
+            placeholder="Sent to the bank, filed …"
+            [most]="500"
+            [value]="note()"
+            (changed)="note.set($event)"
+          />
           <button
             i18n
             type="submit"
             class="button primary"
-            [disabled]="busy() || through() === '' || through() === answer.lockedThrough"
+            [disabled]="doing.busy() || through() === '' || through() === answer.lockedThrough"
           >
             Lock
           </button>
           @if (answer.lockedThrough !== null) {
-            <button i18n type="button" class="button" [disabled]="busy()" (click)="lock(null)">
+            <button
+              i18n
+              type="button"
+              class="button"
+              [disabled]="doing.busy()"
+              (click)="lock(null)"
+            >
               Open everything again
             </button>
           }
         </form>
       }
-      @if (problem(); as found) {
+      @if (doing.problem(); as found) {
         <iu-problem-note [problem]="found" />
       }
       @if (answer.locks.length > 0) {
@@ -141,8 +146,7 @@ export class LocksPage {
   protected readonly day = dateWords;
   protected readonly moment = momentWords;
   protected readonly note = signal('');
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<ApiProblem | null>(null);
+  protected readonly doing = new Doing();
   /** The end of last month, unless the books are locked further; until something else is typed. */
   private readonly offered = computed(() => {
     const lastMonth = lastDayOf(addMonths(monthOf(today()), -1));
@@ -157,15 +161,10 @@ export class LocksPage {
   protected async lock(through: string | null): Promise<void> {
     const clientId = this.reader.client()?.id ?? '';
     const body = { was: this.reader.books().lockedThrough, through, note: this.note() };
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await firstValueFrom(this.api.ask('lock', { clientId, body }));
-      this.note.set('');
-    } catch (error) {
-      this.problem.set(problemOf(error));
-    }
-    this.busy.set(false);
+    const done = await this.doing.run(() =>
+      firstValueFrom(this.api.ask('lock', { clientId, body })),
+    );
+    if (done) this.note.set('');
     this.reader.locks.again();
   }
 }

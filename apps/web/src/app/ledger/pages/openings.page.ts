@@ -19,24 +19,23 @@ import {
   lastDayOf,
   ledgerOf,
   monthOf,
-  negate,
   oddBalance,
   planOpening,
-  readTypedAmount,
+  readSides,
   rollUpOver,
   sidesOf,
   statementOf,
   titleOf,
   trialBalance,
-  writtenAmount,
+  writtenSides,
   type AccountId,
-  type Minor,
+  type Sides,
   type WantedBalance,
 } from '@iunctus/core';
 import { firstValueFrom, map } from 'rxjs';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { Doing } from '../../shared/api/doing';
 import { reading } from '../../shared/api/reading';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
@@ -47,8 +46,7 @@ import { PostedEntryComponent } from '../components/posted-entry.component';
 import { BooksReader } from '../model/books-reader';
 import { Paged } from '../model/paged';
 
-type Side = 'debit' | 'credit';
-type Sides = Readonly<Record<Side, string>>;
+type Side = keyof Sides;
 const NOTHING: Sides = { debit: '', credit: '' };
 
 /** Typing the balances that accounts are to have at the end of a month; what was posted of such can be taken back. */
@@ -72,8 +70,7 @@ export class OpeningsPage {
   readonly clientId = input.required<string>();
   protected readonly day = dateWords;
   protected readonly ofYear = signal(false);
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<ApiProblem | null>(null);
+  protected readonly doing = new Doing();
   protected readonly posted = signal<string | null>(null);
   protected readonly unfolded = signal<string | null>(null);
 
@@ -115,19 +112,28 @@ export class OpeningsPage {
     [...eachNode(this.reader.chart().roots)].flatMap(({ account }) => {
       const shown = this.ofYear() || statementOf(account.kind) === 'balanceSheet';
       if (account.role !== 'posting' || account.retiredOn !== null || !shown) return [];
-      const sides = this.typed().get(account.id) ?? this.written(this.now().get(account.id) ?? 0);
-      return [{ id: account.id, title: titleOf(account), sides, wrong: this.isUnread(sides) }];
+      const sides =
+        this.typed().get(account.id) ??
+        writtenSides(this.now().get(account.id) ?? 0, this.reader.currency());
+      return [
+        {
+          id: account.id,
+          title: titleOf(account),
+          sides,
+          wrong: this.read(sides).unread.length > 0,
+        },
+      ];
     }),
   );
   private readonly wanted = computed<readonly WantedBalance[]>(() =>
     [...this.typed()].map(([accountId, sides]) => ({
       accountId,
-      amount: this.amountOf(sides) ?? 0,
+      amount: this.read(sides).amount,
     })),
   );
   protected readonly totals = computed(() =>
     sidesOf(
-      this.rows().map(({ id, sides }) => ({ accountId: id, amount: this.amountOf(sides) ?? 0 })),
+      this.rows().map(({ id, sides }) => ({ accountId: id, amount: this.read(sides).amount })),
     ),
   );
   protected readonly plan = computed(() =>
@@ -158,21 +164,8 @@ export class OpeningsPage {
     });
   }
 
-  private written(amount: Minor): Sides {
-    if (amount === 0) return NOTHING;
-    const text = writtenAmount(amount, this.reader.currency());
-    return amount > 0 ? { debit: text, credit: '' } : { debit: '', credit: text };
-  }
-
-  private amountOf({ debit, credit }: Sides): Minor | null {
-    if (debit.trim() === '' && credit.trim() === '') return 0;
-    const text = debit.trim() === '' ? credit : debit;
-    const amount = readTypedAmount(text, this.reader.currency());
-    return amount === null || text === debit ? amount : negate(amount);
-  }
-
-  private isUnread(sides: Sides): boolean {
-    return this.amountOf(sides) === null;
+  private read(sides: Sides) {
+    return readSides(sides, this.reader.currency());
   }
 
   protected labelOf(side: Side, title: string): string {
@@ -202,28 +195,26 @@ export class OpeningsPage {
   }
 
   protected async post(): Promise<void> {
-    const body = {
-      last: this.month(),
-      list: '',
-      balances: this.wanted().map((wanted) => ({ ...wanted })),
+    const balances = this.wanted().map((wanted) => ({ ...wanted }));
+    const asked = {
+      clientId: this.clientId(),
+      body: { last: this.month(), list: '', balances },
     };
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      const { posted } = await firstValueFrom(
-        this.api.ask('postOpening', { clientId: this.clientId(), body }),
-      );
-      this.posted.set(
-        posted === 0
-          ? $localize`All of them have these balances already.`
-          : $localize`Posted at ${dateWords(this.lastDay())}.`,
-      );
-      this.reader.changed(body.balances.map(({ accountId }) => accountId));
-    } catch (error) {
-      this.problem.set(problemOf(error));
-    }
-    this.busy.set(false);
+    let posted = 0;
+    const done = await this.doing.run(async () => {
+      ({ posted } = await firstValueFrom(this.api.ask('postOpening', asked)));
+    });
+    if (done) this.say(posted);
+    this.reader.changed(balances.map(({ accountId }) => accountId));
     this.again();
+  }
+
+  private say(posted: number): void {
+    this.posted.set(
+      posted === 0
+        ? $localize`All of them have these balances already.`
+        : $localize`Posted at ${dateWords(this.lastDay())}.`,
+    );
   }
 
   protected again(): void {

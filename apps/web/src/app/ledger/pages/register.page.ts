@@ -24,6 +24,7 @@ import {
   fiscalYearStart,
   isOffered,
   monthOf,
+  registerAccounts,
   type AccountId,
 } from '@iunctus/core';
 import { debounceTime, map, tap } from 'rxjs';
@@ -43,7 +44,6 @@ import {
 } from '../components/narrowing.component';
 import { BooksReader } from '../model/books-reader';
 import { Paged } from '../model/paged';
-import { registerAccounts } from '../model/register-accounts';
 
 const ROW_HEIGHT = 26;
 

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { StandingEntryAnswer, StandingEntryRequest } from '@iunctus/contract';
-import { readTypedEntry } from '@iunctus/core';
+import { dueEntries, nextDayOf, readTypedEntry, sidesOf, type NewEntry } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
-import { problemOf, type ApiProblem } from '../../shared/api/problem';
+import { Doing } from '../../shared/api/doing';
 import { reading } from '../../shared/api/reading';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
@@ -15,7 +15,9 @@ import { FREQUENCY_WORDS } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { StandingFormComponent } from '../components/standing-form.component';
 import { BooksReader } from '../model/books-reader';
-import { dueEntries, nextOf } from '../model/due-entries';
+
+/** Whether its amounts are left open. */
+const isAsked = ({ lines }: NewEntry): boolean => sidesOf(lines).debit === 0;
 
 /** Entries that come again and again: when, what they post, and what became of their days. */
 @Component({
@@ -34,7 +36,7 @@ export class StandingPage {
   protected readonly often = FREQUENCY_WORDS;
   /** Which one is open in the form; `new` for none that is there. */
   protected readonly open = signal<string | null>(null);
-  protected readonly problem = signal<ApiProblem | null>(null);
+  protected readonly doing = new Doing();
 
   protected readonly standings = reading(
     () => this.clientId(),
@@ -42,16 +44,12 @@ export class StandingPage {
   );
   protected readonly rows = computed(() =>
     (this.standings.value() ?? []).map((standing) => {
-      const { entry } = readTypedEntry(
-        { ...standing.entry, date: today() },
-        this.reader.currency(),
-      );
-      const amount = entry.lines.reduce((sum, line) => sum + Math.max(line.amount, 0), 0);
+      const { entry } = readTypedEntry(standing.entry, this.reader.currency());
       return {
         standing,
-        next: nextOf(standing),
+        next: nextDayOf(standing),
         due: dueEntries([standing], today()).length,
-        amount: amount === 0 ? $localize`asked each time` : this.reader.amount(amount),
+        amount: isAsked(entry) ? $localize`asked each time` : this.reader.moved(entry),
       };
     }),
   );
@@ -71,31 +69,24 @@ export class StandingPage {
   protected async keep(request: StandingEntryRequest): Promise<void> {
     const open = this.open();
     const standingId = open === null || open === 'new' ? crypto.randomUUID() : open;
-    await this.work(() =>
-      firstValueFrom(
-        this.api.ask('keepStanding', { clientId: this.clientId(), standingId, body: request }),
-      ),
-    );
-    if (this.problem() === null) this.open.set(null);
+    const asked = { clientId: this.clientId(), standingId, body: request };
+    if (await this.work(() => firstValueFrom(this.api.ask('keepStanding', asked))))
+      this.open.set(null);
   }
 
-  protected async end({ id: standingId }: StandingEntryAnswer): Promise<void> {
+  protected end({ id: standingId }: StandingEntryAnswer): Promise<boolean> {
     const asked = { clientId: this.clientId(), standingId };
-    await this.work(() => firstValueFrom(this.api.ask('dropStanding', asked)));
+    return this.work(() => firstValueFrom(this.api.ask('dropStanding', asked)));
   }
 
-  protected async offerAgain({ id: standingId }: StandingEntryAnswer, due: string): Promise<void> {
+  protected offerAgain({ id: standingId }: StandingEntryAnswer, due: string): Promise<boolean> {
     const asked = { clientId: this.clientId(), standingId, body: { due, skipped: false } };
-    await this.work(() => firstValueFrom(this.api.ask('skipStanding', asked)));
+    return this.work(() => firstValueFrom(this.api.ask('skipStanding', asked)));
   }
 
-  private async work(what: () => Promise<unknown>): Promise<void> {
-    this.problem.set(null);
-    try {
-      await what();
-    } catch (error) {
-      this.problem.set(problemOf(error));
-    }
+  private async work(what: () => Promise<unknown>): Promise<boolean> {
+    const done = await this.doing.run(what);
     this.standings.again();
+    return done;
   }
 }

@@ -15,6 +15,7 @@ import { Router, RouterLink } from '@angular/router';
 import { TYPED_SOURCES, type EntrySource, type TypedLine } from '@iunctus/core';
 import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { doubtWords } from '../../shared/words/entry-words';
@@ -32,6 +33,7 @@ import { EntryTyping } from '../model/entry-typing';
     PickComponent,
     ProblemNoteComponent,
     RouterLink,
+    TextFieldComponent,
     WhenFieldComponent,
   ],
   providers: [EntryTyping],

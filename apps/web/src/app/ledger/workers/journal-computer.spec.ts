@@ -64,7 +64,6 @@ describe('the worker that reads lists of entries', () => {
       entries: 4,
       first: '2026-10-13',
       last: '2026-10-13',
-      moved: 50_00,
       unknown: [{ text: 'Nowhere', lines: 1 }],
       unreadCount: 1,
       faultyCount: 1,

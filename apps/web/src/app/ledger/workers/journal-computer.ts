@@ -3,10 +3,10 @@ import {
   accountFinder,
   chartOf,
   groupEntries,
+  outcomeOf,
   readJournal,
   recognizeJournal,
   type JournalEntry,
-  type JournalLine,
 } from '@iunctus/core';
 import { readFile, type Sheet } from '@iunctus/exchange/reading';
 import type {
@@ -33,19 +33,6 @@ const idOf = async (text: string): Promise<string> => {
   const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
   return [0, 8, 12, 16, 20].map((at, part) => hex.slice(at, [8, 12, 16, 20, 32][part])).join('-');
 };
-
-const counted = (lines: readonly JournalLine[]): JournalPlan['unknown'] => {
-  const counts = new Map<string, number>();
-  for (const { accountText, accountId } of lines)
-    if (accountId === null && accountText !== '')
-      counts.set(accountText, (counts.get(accountText) ?? 0) + 1);
-  return [...counts]
-    .map(([text, count]) => ({ text, lines: count }))
-    .sort((a, b) => b.lines - a.lines);
-};
-
-const isGood = ({ hasProblems, faults }: JournalEntry): boolean =>
-  !hasProblems && faults.length === 0;
 
 /** The inside of the worker: keeps the rows of the file and the entries that were made of them. */
 export class JournalComputer {
@@ -84,27 +71,11 @@ export class JournalComputer {
     const chart = chartOf(asked.chart);
     const rows = this.sheets[sheet]?.rows ?? [];
     const read = readJournal({ ...how, rows, chart, currency: books.currency });
-    const entries = groupEntries(read.lines, { chart, books, source });
-    const good = entries.filter(isGood);
+    const outcome = outcomeOf(read, groupEntries(read.lines, { chart, books, source }));
+    const { good, unread, faulty, ...counts } = outcome;
     this.good = await Promise.all(good.map((entry) => postingOf(entry, asked)));
-    const faulty = entries.filter((entry) => !entry.hasProblems && entry.faults.length > 0);
-    const unread = read.lines.filter(
-      ({ problems, accountText }) =>
-        problems.some(({ rule }) => rule !== 'unknownAccount') ||
-        (problems.length > 0 && accountText === ''),
-    );
-    const dates = good.map(({ entry }) => entry.date).sort();
     const plan: JournalPlan = {
-      order: read.order,
-      isOrderProven: read.isOrderProven,
-      lines: read.lines.length,
-      entries: entries.length,
-      first: dates[0] ?? '',
-      last: dates.at(-1) ?? '',
-      moved: good
-        .flatMap(({ entry }) => entry.lines)
-        .reduce((sum, { amount }) => sum + Math.max(amount, 0), 0),
-      unknown: counted(read.lines),
+      ...counts,
       unread: unread.slice(0, SHOWN),
       unreadCount: unread.length,
       faulty: faulty.slice(0, SHOWN).map(({ lines, faults }) => ({ lines, faults })),

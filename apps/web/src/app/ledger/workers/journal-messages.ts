@@ -6,9 +6,11 @@ import type {
   DateOrder,
   JournalColumns,
   JournalLine,
+  JournalOutcome,
   JournalUse,
   PlacedFault,
   SourceRow,
+  TypedSource,
 } from '@iunctus/core';
 import type { FileProblem } from '@iunctus/exchange/reading';
 
@@ -34,7 +36,7 @@ export interface JournalAgainst {
   readonly chart: BookedChartRecord;
   readonly books: Books;
   readonly usualOrder: DateOrder;
-  readonly source: PostListRequest['entries'][number]['source'];
+  readonly source: TypedSource;
   /** Whose books they are: the same list brought into others is other entries. */
   readonly clientId: string;
 }
@@ -61,18 +63,8 @@ export interface FaultyEntry {
   readonly faults: readonly PlacedFault[];
 }
 
-/** What a list comes to. */
-export interface JournalPlan {
-  readonly order: DateOrder;
-  readonly isOrderProven: boolean;
-  readonly lines: number;
-  readonly entries: number;
-  readonly first: string;
-  readonly last: string;
-  /** Debits of all entries that can be posted, in minor units. */
-  readonly moved: number;
-  /** Texts that name no account, with how many lines have each. */
-  readonly unknown: readonly { readonly text: string; readonly lines: number }[];
+/** What a list comes to, as far as the page shows it. */
+export interface JournalPlan extends Omit<JournalOutcome, 'unread' | 'faulty' | 'good'> {
   /** The first lines with a cell that cannot be read, and how many there are in all. */
   readonly unread: readonly JournalLine[];
   readonly unreadCount: number;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { FocusFirstDirective } from './focus-first.directive';
 
 /** A list that was chosen, dropped or pasted. */
@@ -34,13 +34,10 @@ export interface ChosenSource {
         tabindex="-1"
         i18n-aria-label
         aria-label="File to bring in"
-        accept=".csv,.txt,.tsv,.xlsx,.json,.xml"
+        [accept]="accept()"
         (change)="onPick(picker)"
       />
-      <p i18n class="muted">
-        CSV or text in any dialect and encoding, xlsx, a standard audit file (XML), or a chart taken
-        out here (JSON).
-      </p>
+      <p class="muted">{{ takes() }}</p>
     </div>
     <div class="paste">
       <label i18n for="pasted">Or paste rows from a spreadsheet</label>
@@ -107,6 +104,9 @@ export interface ChosenSource {
   `,
 })
 export class SourceChoiceComponent {
+  /** What sorts of file are taken, in words and by their endings. */
+  readonly takes = input.required<string>();
+  readonly accept = input.required<string>();
   readonly chosen = output<ChosenSource>();
   protected readonly over = signal(false);
   protected readonly pasted = signal('');

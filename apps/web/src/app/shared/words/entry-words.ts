@@ -4,6 +4,7 @@ import {
   type EntryFault,
   type Frequency,
   type LineFault,
+  type StandingFault,
   type Unread,
 } from '@iunctus/core';
 import { counted } from './counted';
@@ -114,4 +115,15 @@ export const FREQUENCY_WORDS: Readonly<Record<Frequency, string>> = {
   monthly: $localize`Every month`,
   quarterly: $localize`Every quarter`,
   yearly: $localize`Every year`,
+};
+
+/** What keeps a standing entry from being kept. */
+export const STANDING_FAULT_WORDS: Readonly<Record<StandingFault, string>> = {
+  unnamed: $localize`Give it a name.`,
+  noFirstDay: $localize`Give the first day.`,
+  endsBefore: $localize`Give a last day that is not before the first.`,
+  noTimes: $localize`Say how many times, from 1 to 9999.`,
+  tooFewLines: $localize`An entry has two lines at least.`,
+  noAccount: $localize`Choose an account in every line.`,
+  unreadAmount: $localize`An amount cannot be read. Leave it empty to be asked for it each time.`,
 };

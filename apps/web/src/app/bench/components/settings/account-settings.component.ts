@@ -23,6 +23,7 @@ import { ApiService } from '../../../shared/api/api.service';
 import { readingOnce } from '../../../shared/api/reading';
 import { PickComponent } from '../../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../../shared/components/reading-note.component';
+import { CURRENCIES } from '../../../shared/words/currency-words';
 import {
   CASH_FLOW_WORDS,
   CONTROL_WORDS,
@@ -40,11 +41,6 @@ import { TextsSettingComponent, type Texts } from './texts-setting.component';
 
 const choices = <T extends string>(words: Readonly<Record<T, string>>) =>
   (Object.keys(words) as T[]).map((value) => ({ value, words: words[value] }));
-
-const CURRENCIES = Intl.supportedValuesOf('currency').map((value) => ({
-  value,
-  words: `${value}, ${new Intl.DisplayNames('en', { type: 'currency' }).of(value) ?? value}`,
-}));
 
 const NO_BANK: BankDetails = {
   institution: '',

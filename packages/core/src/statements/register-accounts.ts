@@ -1,15 +1,9 @@
-import {
-  eachNode,
-  nodeOf,
-  sectionAndAccountOf,
-  sectionOf,
-  statementOf,
-  titleOf,
-  type AccountId,
-  type Chart,
-  type ChartNode,
-  type RowKey,
-} from '@iunctus/core';
+import { titleOf, type AccountId } from '../chart/account';
+import type { Chart, ChartNode } from '../chart/chart';
+import { eachNode, nodeOf } from '../chart/queries';
+import { sectionOf, statementOf } from '../kinds/kinds';
+import type { RowKey } from './statement';
+import { sectionAndAccountOf } from './trace';
 
 /** The accounts that a register is of. */
 export interface RegisterAccounts {
