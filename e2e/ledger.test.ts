@@ -92,6 +92,28 @@ describe('the ledger, by keyboard', () => {
     await isAt('account/0');
   });
 
+  it('goes to the market that a sale wants, and posts from there', async () => {
+    await maren.tabTo('Drop this draft');
+    await maren.press('Enter');
+    await maren.page.waitForSelector('.entry-head:focus');
+    await maren.press('n');
+    await typeEntry(['today', 'Cider to the coast'], ['1200', '480', '4020']);
+    await maren.press('Control+Enter');
+    await maren.sees('This account wants a value of Market.');
+    await maren.page.waitForFunction(() =>
+      document.activeElement
+        ?.closest('[data-cell]')
+        ?.getAttribute('data-cell')
+        ?.startsWith('value-'),
+    );
+    await maren.type('coa');
+    await maren.press('Control+Enter');
+    await maren.sees('Posted.');
+    await typeEntry(['today', 'On a heading'], ['6100', '5', 'till']);
+    await maren.press('Control+Enter');
+    await maren.sees('This is a heading and takes no postings');
+  });
+
   it('keeps what is half typed, and offers it in the journal', async () => {
     await maren.sees('Draft kept');
     await command('go to the ledger');

@@ -62,7 +62,7 @@ export class EntryLinesComponent {
   private readonly injector = inject(Injector);
   readonly entry = input.required<TypedEntry>();
   /** What is wrong with a line, by its place. */
-  readonly wrong = input<ReadonlyMap<number, string>>(new Map());
+  readonly wrong = input<ReadonlyMap<number, { readonly words: string }>>(new Map());
   readonly changed = output<readonly TypedLine[]>();
 
   private readonly foreignShown = signal(false);
@@ -102,7 +102,7 @@ export class EntryLinesComponent {
   protected readonly rows = computed<readonly Row[]>(() =>
     this.lines().map((line, index) => ({
       line,
-      wrong: this.wrong().get(index) ?? '',
+      wrong: this.wrong().get(index)?.words ?? '',
       offered: this.offeredAt(index),
       asks: this.asksOf(line.accountId),
       comesTo: this.comesTo(line),

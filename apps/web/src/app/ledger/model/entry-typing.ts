@@ -8,8 +8,10 @@ import {
   isTypedSource,
   sidesOf,
   typedFrom,
+  type LineFault,
   type PlacedFault,
   type TypedEntry,
+  type Unread,
 } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
@@ -31,6 +33,33 @@ export interface Beginning {
 }
 
 type Typed = Omit<DraftRequest, 'version'>;
+
+/** What is wrong with a line, and the column in which it is put right. */
+export interface WrongLine {
+  readonly words: string;
+  readonly column: string;
+}
+
+const columnOfFault = (fault: LineFault): string => {
+  switch (fault.code) {
+    case 'wantsValue':
+    case 'unknownValue':
+      return `value-${fault.dimensionId}`;
+    case 'noAmount':
+    case 'tooMuch':
+    case 'wrongConversion':
+      return 'debit';
+    case 'onlyIn':
+      return 'currency';
+    case 'wrongRate':
+      return 'rate';
+    default:
+      return 'account';
+  }
+};
+
+const columnOfUnread = ({ field }: Unread): string =>
+  field === 'bothSides' ? 'debit' : field === 'date' ? 'account' : field;
 
 /** Milliseconds after the last key until what is typed goes to the server. */
 const PAUSE = 600;
@@ -94,22 +123,23 @@ export class EntryTyping {
   readonly isReady = computed(() => this.read().unread.length === 0 && this.faults().length === 0);
 
   /** What is wrong with a line, by the place where it was typed; what is only missing is said once posting was tried. */
-  readonly wrong = computed<ReadonlyMap<number, string>>(() => {
+  readonly wrong = computed<ReadonlyMap<number, WrongLine>>(() => {
     const { places, unread } = this.read();
-    const words = new Map<number, string>();
+    const wrong = new Map<number, WrongLine>();
     for (const { line, fault } of this.faults()) {
       const place = line === null ? undefined : places[line];
       if (place === undefined || line === null) continue;
       if (fault.code === 'noAmount' && !this.tried()) continue;
-      words.set(place, lineFaultWords(fault, this.reader.context()));
+      const words = lineFaultWords(fault, this.reader.context());
+      wrong.set(place, { words, column: columnOfFault(fault) });
     }
     for (const one of unread) {
       if (one.line === null) continue;
       const isMissing = one.field === 'account' || one.field === 'rate';
-      if (isMissing && !this.tried()) words.delete(one.line);
-      else words.set(one.line, unreadWords(one));
+      if (isMissing && !this.tried()) wrong.delete(one.line);
+      else wrong.set(one.line, { words: unreadWords(one), column: columnOfUnread(one) });
     }
-    return words;
+    return wrong;
   });
   /** What is wrong with the entry as a whole; how far it is out of balance is seen in its totals. */
   readonly wrongEntry = computed<readonly string[]>(() => {

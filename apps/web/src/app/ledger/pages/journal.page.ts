@@ -1,9 +1,12 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
+  Injector,
   input,
   signal,
   untracked,
@@ -15,6 +18,7 @@ import { debounceTime, map } from 'rxjs';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { takeKeyboard } from '../../shared/components/take-keyboard';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { dateWords } from '../../shared/words/period-words';
 import { DueListComponent } from '../components/due-list.component';
@@ -71,10 +75,18 @@ export class JournalPage {
   );
 
   constructor() {
+    const injector = inject(Injector);
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     effect(() => {
       this.clientId();
       this.settled();
       untracked(() => void this.journal.restart());
+    });
+    // The newest entry has the keyboard once it is there.
+    const newest = effect(() => {
+      if (this.journal.items().length === 0) return;
+      newest.destroy();
+      afterNextRender(() => takeKeyboard(host, '.entry-head'), { injector });
     });
   }
 

@@ -42,7 +42,7 @@ import { BooksReader } from '../model/books-reader';
     </main>
   `,
   styleUrl: './ledger.page.css',
-  host: { '(keydown)': 'onKey($event)' },
+  host: { '(window:keydown)': 'onKey($event)' },
 })
 export class LedgerPage {
   protected readonly rights = inject(Rights);

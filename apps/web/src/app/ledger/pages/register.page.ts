@@ -4,11 +4,14 @@ import {
   CdkVirtualScrollViewport,
 } from '@angular/cdk/scrolling';
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
+  Injector,
   input,
   linkedSignal,
   signal,
@@ -30,6 +33,7 @@ import {
 import { debounceTime, map, tap } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { takeKeyboard } from '../../shared/components/take-keyboard';
 import { today } from '../../shared/dates/today';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { dateWords } from '../../shared/words/period-words';
@@ -130,12 +134,19 @@ export class RegisterPage {
   });
 
   constructor() {
+    const injector = inject(Injector);
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     effect(() => {
       const ready = this.settled() !== undefined && this.found() !== null;
       untracked(() => {
         this.cursor.set(0);
         if (ready) void this.register.restart();
       });
+    });
+    // The lines have the keyboard, or the account that is to be chosen.
+    effect(() => {
+      const wanted = this.found() === null ? '.account input' : 'cdk-virtual-scroll-viewport';
+      afterNextRender(() => takeKeyboard(host, wanted), { injector });
     });
   }
 

@@ -15,6 +15,7 @@ import { Router, RouterLink } from '@angular/router';
 import { TYPED_SOURCES, type EntrySource, type TypedLine } from '@iunctus/core';
 import { PickComponent } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { takeKeyboard } from '../../shared/components/take-keyboard';
 import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
@@ -39,7 +40,10 @@ import { EntryTyping } from '../model/entry-typing';
   providers: [EntryTyping],
   templateUrl: './typing.page.html',
   styleUrl: './typing.page.css',
-  host: { '(keydown.control.enter)': '$event.preventDefault(); post(true)' },
+  host: {
+    '(keydown.control.enter)': '$event.preventDefault(); post(true)',
+    '(keydown.meta.enter)': '$event.preventDefault(); post(true)',
+  },
 })
 export class TypingPage {
   private readonly router = inject(Router);
@@ -110,23 +114,17 @@ export class TypingPage {
     this.typing.change({ lines });
   }
 
-  /** Puts the keyboard on the date, where an entry begins; unless something is typed elsewhere meanwhile. */
+  /** Puts the keyboard on the date, where an entry begins. */
   private toHead(): void {
-    const { nativeElement } = this.host;
-    afterNextRender(
-      () => {
-        const active = document.activeElement;
-        const isElsewhere = active?.matches('input, textarea') && !nativeElement.contains(active);
-        if (!isElsewhere) nativeElement.querySelector<HTMLElement>('.date input')?.focus();
-      },
-      { injector: this.injector },
-    );
+    afterNextRender(() => takeKeyboard(this.host.nativeElement, '.date input'), {
+      injector: this.injector,
+    });
   }
 
-  /** Puts the keyboard on the first line that keeps the entry from being posted. */
+  /** Puts the keyboard where the first thing stands that keeps the entry from being posted. */
   private toWrong(): void {
-    const [first] = [...this.typing.wrong().keys()].sort((a, b) => a - b);
-    if (first !== undefined) this.lines()?.focusOn(first, 'account');
+    const [first] = [...this.typing.wrong()].sort(([a], [b]) => a - b);
+    if (first !== undefined) this.lines()?.focusOn(first[0], first[1].column);
   }
 
   /** From the head into the first line. */

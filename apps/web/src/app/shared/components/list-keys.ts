@@ -44,6 +44,8 @@ export const watchListKeys = (host: HTMLElement, field: ListField): void => {
     const taken = marked && list.overlayVisible ? takeMarked(list, event) : field.takeBest(value);
     if (!taken && !list.overlayVisible) return;
     putAway(list);
+    // Ctrl Enter goes on to the page, which it tells to end what the field is part of.
+    if (event.ctrlKey || event.metaKey) return;
     event.stopPropagation();
     if (event.key === 'Enter') event.preventDefault();
   };
