@@ -2,7 +2,7 @@ const only = (name, from, to, comment) => ({ name, severity: 'error', comment, f
 
 const APP = '^apps/web/src/app';
 const PLACES =
-  '(clients|people|look|bench|ledger|numbers|outline|importing|proposals|exchange|history)';
+  '(clients|people|look|bench|ledger|routes|numbers|outline|importing|proposals|exchange|history)';
 
 /** Folders of the core from the lowest up: each knows those above it in this list, and none in its own line. */
 const CORE_LAYERS = [
@@ -16,7 +16,7 @@ const CORE_LAYERS = [
   ['numbering'],
   ['planning'],
   ['findings', 'importing', 'outline', 'starting'],
-  ['journals'],
+  ['journals', 'routes'],
 ];
 
 /** Folders of the server, in the same way. */
@@ -26,7 +26,7 @@ const SERVER_LAYERS = [
   ['access', 'simulated'],
   ['charts', 'clients'],
   ['kept-charts', 'kind-lessons', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
-  ['backups', 'balances', 'ledger', 'openings', 'proposals', 'splits'],
+  ['backups', 'balances', 'ledger', 'openings', 'proposals', 'routes', 'splits'],
   ['adopting', 'reviews'],
   ['benches'],
   ['demo', 'exports'],

@@ -145,3 +145,14 @@ export {
   type CountryCode,
 } from './countries/countries';
 export { isOrWas, PART_OF } from './kinds/part-of';
+export * from './routes/purpose';
+export * from './routes/route-item';
+export * from './routes/routes';
+export * from './routes/route-line';
+export * from './routes/sales-tax';
+export * from './routes/landing';
+export * from './routes/proof';
+export * from './routes/rule-report';
+export * from './routes/route-uses';
+export * from './routes/line-entry';
+export * from './routes/payouts';
