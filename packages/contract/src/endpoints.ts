@@ -10,6 +10,7 @@ import { KindLesson, KindLessonsAnswer } from './kind-lesson';
 import * as ledger from './ledger';
 import { KnownList, KnownListsAnswer } from './known-list';
 import * as review from './review';
+import * as routes from './routes';
 import { ReturnFileRequest, TaxSoftwareAnswer } from './tax-software';
 
 /** One thing that can be asked of the server. */
@@ -40,6 +41,8 @@ const STAFF = '/staff/:personId';
 const ENTRY = `${CLIENT}/entries/:entryId`;
 const DRAFT = `${CLIENT}/entry-drafts/:draftId`;
 const STANDING = `${CLIENT}/standing-entries/:standingId`;
+const ROUTE = `${CLIENT}/routes/:itemId`;
+const ASIDE = `${CLIENT}/lines-set-aside/:lineId`;
 const REVISION = `${CLIENT}/revisions/:number`;
 const REVIEW = `${CLIENT}/reviews/:authorId`;
 
@@ -94,6 +97,14 @@ export const ENDPOINTS = {
   locks: { method: 'get', path: `${CLIENT}/locks`, summary: 'Through which day the books are locked, and by whom', may: 'readAll', answer: ledger.LocksAnswer },
   lock: { method: 'post', path: `${CLIENT}/locks`, summary: 'Lock the books through a day, or open them again', may: 'lockBooks', request: ledger.LockRequest, answer: ledger.LocksAnswer },
   postOpening: { method: 'post', path: `${CLIENT}/openings`, summary: 'Bring accounts to their opening balances', may: 'post', request: ledger.PostOpeningRequest, most: 8 * MB, answer: ledger.OpeningPosted },
+  routes: { method: 'get', path: `${CLIENT}/routes`, summary: 'Default accounts, word rules, sales tax, proofs', may: 'readAll', answer: routes.RoutesAnswer },
+  keepRoute: { method: 'put', path: ROUTE, summary: 'Keep one piece of the routes', may: 'change', request: routes.RouteRequest, most: 8 * KB, answer: routes.RouteKept },
+  dropRoute: { method: 'delete', path: ROUTE, summary: 'Drop one piece of the routes', may: 'change' },
+  linesSetAside: { method: 'get', path: `${CLIENT}/lines-set-aside`, summary: 'Bank lines that are not to be posted', may: 'readAll', answer: routes.LinesSetAside },
+  setLineAside: { method: 'put', path: ASIDE, summary: 'Set a bank line aside', may: 'post', most: KB },
+  bringLineBack: { method: 'delete', path: ASIDE, summary: 'Bring a bank line back that was set aside', may: 'post' },
+  bankFeed: { method: 'get', path: `${CLIENT}/simulated/bank-lines`, summary: 'The simulated bank: the lines of an account', may: 'readAll', query: routes.BankFeedQuery, answer: routes.BankFeedAnswer },
+  marketFeed: { method: 'get', path: `${CLIENT}/simulated/market-lines`, summary: 'The simulated marketplace: sales, refunds, fees, reserve and payouts', may: 'readAll', answer: routes.MarketFeedAnswer },
   saveProposal: { method: 'put', path: `${CLIENT}/proposal`, summary: 'Keep the proposal', may: 'change', request: bench.SaveProposalRequest, most: 24 * MB, answer: bench.SaveProposalAnswer },
   handOver: { method: 'post', path: `${CLIENT}/proposal/hand-over`, summary: 'Hand the proposal to a colleague', may: 'change', request: review.HandOverRequest },
   takeBack: { method: 'post', path: `${CLIENT}/proposal/take-back`, summary: 'Take the proposal back from a colleague', may: 'change' },

@@ -38,8 +38,10 @@ export const Problem = v.variant('code', [
   /** Somebody did the same, or something that rules it out, meanwhile. */
   v.strictObject({
     code: v.literal('overtaken'),
-    by: v.picklist(['reversal', 'correction', 'standing', 'draft', 'lock']),
+    by: v.picklist(['reversal', 'correction', 'standing', 'draft', 'lock', 'route']),
   }),
+  /** Proofs that the practice wishes to hold would be broken: by name. */
+  v.strictObject({ code: v.literal('proofsBroken'), names: v.array(v.string()) }),
   v.strictObject({ code: v.literal('failed'), id: v.string() }),
 ]);
 export type Problem = v.InferOutput<typeof Problem>;

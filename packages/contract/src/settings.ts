@@ -26,6 +26,13 @@ const Budget = v.variant('per', [
   v.strictObject({ per: v.literal('month'), amounts: v.pipe(v.array(Amount), v.length(12)) }),
 ]);
 
+/** A line of a return and its copy. */
+export const ReturnLineSchema = v.strictObject({
+  form: Text,
+  line: Text,
+  copy: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(99)),
+});
+
 const settings = {
   subtotal: v.boolean(),
   currency: v.pipe(v.string(), v.regex(/^[A-Z]{3}$/)),
@@ -36,11 +43,7 @@ const settings = {
   offeredIn: v.pipe(v.array(v.picklist(OFFERED_IN)), v.maxLength(20)),
   salesTax: v.picklist(SALES_TAX_CODES),
   cashFlow: v.picklist(['cash', 'operating', 'investing', 'financing', 'none']),
-  returnLine: v.strictObject({
-    form: Text,
-    line: Text,
-    copy: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(99)),
-  }),
+  returnLine: ReturnLineSchema,
   payeeBox: v.picklist(PAYEE_BOX_CODES),
   dimensions: v.pipe(
     v.array(v.strictObject({ dimensionId: Id, valueId: v.nullable(Id), demanded: v.boolean() })),

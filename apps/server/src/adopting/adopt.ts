@@ -4,7 +4,7 @@ import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { loadChart, storeChart, storeFormer, storeVeils } from '../charts/chart-store';
 import { setRevision, type ChartHead } from '../charts/charts.queries';
-import { inLockedChart } from '../charts/in-chart';
+import { inLockedChart, type InChart } from '../charts/in-chart';
 import { bearsNoAccount, refuseHidden } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
@@ -12,6 +12,7 @@ import { inTransactionOn, type Transaction } from '../database/transaction';
 import { problem } from '../problems/problem';
 import { settleOrigin } from '../kept-charts/kept-charts.queries';
 import { postOpening, type Books } from '../openings/openings.service';
+import { refuseBrokenProofs } from '../routes/proof-gate';
 import {
   emptyProposal,
   lockProposal,
@@ -108,22 +109,25 @@ const approverOf = ({ state, reviewer }: StoredProposal): string | null =>
 interface Adopting {
   readonly viewer: Viewer;
   readonly clientId: string;
-  readonly head: ChartHead;
+  readonly found: InChart;
 }
 
 const becomeRevision = async (
   on: Transaction,
-  { viewer, clientId, head }: Adopting,
+  { viewer, clientId, found }: Adopting,
   stored: StoredProposal,
 ): Promise<AdoptAnswer> => {
+  const { head } = found;
+  const { fiscalYearStart: startsIn, ...filer } = await clientOf(on, viewer, clientId);
   const landing = await stepsThatFit(on, head, stored);
   const { landed, chart } = await land(on, head, landing);
+  const operations = landed.map(({ operation }) => operation);
+  await refuseBrokenProofs(on, found, { base: landing.before, operations, chart, filer });
   const stepIds = landing.steps.map(({ id }) => id);
   await settleOrigin(on, viewer, { clientId, stepIds });
   const { name: note, comment } = stored;
   const kept = { authorId: viewer.userId, approvedBy: approverOf(stored), note, comment, landed };
   const revision = await keepRevision(on, head, kept);
-  const { fiscalYearStart: startsIn } = await clientOf(on, viewer, clientId);
   const posted = await postOpenings(
     on,
     { head, chart, startsIn, authorId: viewer.userId },
@@ -139,7 +143,7 @@ const becomeRevision = async (
  * Makes the viewer's proposal a revision, exactly as it is kept under the version that was read, and posts the
  * balances that come along with it. The chart is locked; steps made on an older revision are replayed on the newest
  * one. Refuses with `staleProposal` when it is kept otherwise by now (also when it was adopted already), with
- * `staleRevision` and the steps that no longer fit, `refused`, or `badRequest` for balances that cannot be posted;
+ * `staleRevision` and the steps that no longer fit, `proofsBroken` where the practice wishes that, `refused`, or `badRequest` for balances that cannot be posted;
  * then nothing is changed. The revision is `null` when nothing was left to do.
  */
 export const adopt = (
@@ -148,11 +152,11 @@ export const adopt = (
   { clientId, request }: { readonly clientId: string; readonly request: AdoptRequest },
 ): Promise<Veiled<AdoptAnswer>> =>
   inTransactionOn(pool, (transaction) =>
-    inLockedChart(transaction, { viewer, clientId }, async ({ head, personal }) => {
+    inLockedChart(transaction, { viewer, clientId }, async (found) => {
       const asked = { userId: viewer.userId, version: request.version };
-      const stored = await proposalAt(transaction, head, asked);
-      refuseHidden(stored.steps, personal);
-      const answer = await becomeRevision(transaction, { viewer, clientId, head }, stored);
+      const stored = await proposalAt(transaction, found.head, asked);
+      refuseHidden(stored.steps, found.personal);
+      const answer = await becomeRevision(transaction, { viewer, clientId, found }, stored);
       return bearsNoAccount(answer);
     }),
   );

@@ -29,6 +29,8 @@ const RIGHTS: Readonly<Record<string, string>> = {
   period_lock: 'INSERT',
   standing_entry: 'INSERT, DELETE, UPDATE (name, frequency, first_day, last_day, times, content)',
   standing_entry_day: 'INSERT, DELETE',
+  route_item: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
+  line_set_aside: 'INSERT, DELETE',
   account_month_total: '',
   dimension_value_use: '',
   account_split: 'INSERT, DELETE',

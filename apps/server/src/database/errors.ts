@@ -14,6 +14,8 @@ const MEANINGS: Readonly<Record<string, Problem>> = {
   entry_reversed_once: { code: 'overtaken', by: 'reversal' },
   entry_corrected_once: { code: 'overtaken', by: 'correction' },
   standing_entry_day_pkey: { code: 'overtaken', by: 'standing' },
+  route_item_default_once: { code: 'overtaken', by: 'route' },
+  route_item_gate_once: { code: 'overtaken', by: 'route' },
   entry_line_amount_counted: refusedPosting('an amount is more than can be counted'),
 };
 

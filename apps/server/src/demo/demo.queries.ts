@@ -43,6 +43,8 @@ const TABLES: readonly (readonly [table: string, by: 'practice' | 'chart' | 'use
   ['account_month_total', 'chart'],
   ['standing_entry_day', 'chart'],
   ['standing_entry', 'practice'],
+  ['route_item', 'practice'],
+  ['line_set_aside', 'practice'],
   ['entry_draft', 'practice'],
   ['period_lock', 'practice'],
   ['journal_memory', 'practice'],

@@ -32,6 +32,14 @@ import { lockBooks, locksOf } from '../ledger/locks.service';
 import { postEntry, postList, reverseEntry } from '../ledger/posting.service';
 import { registerOf } from '../ledger/register.service';
 import { dropStanding, keepStanding, skipStanding, standingsOf } from '../ledger/standing.service';
+import { bankFeedOf, marketFeedOf } from '../routes/feeds.service';
+import {
+  dropRoute,
+  keepRoute,
+  linesSetAside,
+  routesOfClient,
+  setLineAside,
+} from '../routes/routes.service';
 import {
   changeStanding,
   endSessions,
@@ -80,6 +88,19 @@ const draftIn = (asked: Asked) => ({
 const standingIn = (asked: Asked) => ({
   clientId: clientIn(asked),
   standingId: idIn(asked.params, 'standingId'),
+});
+const routeIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  itemId: idIn(asked.params, 'itemId'),
+});
+const lineIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  lineId: idIn(asked.params, 'lineId'),
+});
+const atFeed = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  today: today(),
+  chance: Math.random(),
 });
 const booksIn = (asked: Asked) => ({
   viewer: asked.viewer,
@@ -153,6 +174,18 @@ export const HANDLERS: Handlers = {
   lock: ({ pool }, call) => lockBooks(pool, call.viewer, { ...booksIn(call), request: call.body }),
   postOpening: ({ pool }, call) =>
     postOpeningOf(pool, call.viewer, { clientId: clientIn(call), opening: call.body }),
+  routes: ({ pool }, call) => routesOfClient(pool, call.viewer, clientIn(call)),
+  keepRoute: ({ pool }, call) =>
+    keepRoute(pool, call.viewer, { ...routeIn(call), request: call.body }),
+  dropRoute: ({ pool }, call) => dropRoute(pool, call.viewer, routeIn(call)),
+  linesSetAside: ({ pool }, call) => linesSetAside(pool, call.viewer, clientIn(call)),
+  setLineAside: ({ pool }, call) =>
+    setLineAside(pool, call.viewer, { ...lineIn(call), aside: true }),
+  bringLineBack: ({ pool }, call) =>
+    setLineAside(pool, call.viewer, { ...lineIn(call), aside: false }),
+  bankFeed: ({ pool }, call) =>
+    bankFeedOf(pool, call.viewer, { ...atFeed(call), query: call.query }),
+  marketFeed: ({ pool }, call) => marketFeedOf(pool, call.viewer, atFeed(call)),
   saveProposal: ({ pool }, call) =>
     saveProposal(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
 

@@ -25,6 +25,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   notFound: 404,
   staleProposal: 409,
   staleRevision: 409,
+  proofsBroken: 422,
   tooLarge: 413,
   nameTaken: 422,
   emailTaken: 422,

@@ -1,10 +1,6 @@
 import type { QuoteAnswer, QuoteQuery } from '@iunctus/contract';
 import { addDays, minorDigits, type CalendarDate } from '@iunctus/core';
-import { createHash } from 'node:crypto';
-
-/** A number from 0 to 1 that follows from a text, the same each time. */
-const drawn = (text: string): number =>
-  createHash('sha256').update(text).digest().readUInt32BE(0) / 0xffff_ffff;
+import { drawn } from './drawn';
 
 const isWeekend = (date: CalendarDate): boolean =>
   [0, 6].includes(new Date(`${date}T00:00:00Z`).getUTCDay());

@@ -15,6 +15,8 @@ const overtakenWords = (by: Extract<ApiProblem, { code: 'overtaken' }>['by']): s
       return $localize`Somebody posted or skipped this day meanwhile.`;
     case 'draft':
       return $localize`This draft was changed in another window. Reload to see it.`;
+    case 'route':
+      return $localize`Somebody changed this meanwhile. Look again before you go on.`;
     case 'lock':
       return $localize`Somebody locked or opened the books meanwhile. Look again before you go on.`;
     default:
@@ -63,6 +65,10 @@ export const problemWords = (problem: ApiProblem): string => {
       return $localize`The server refused a change that breaks a rule of the chart.`;
     case 'entryRefused':
       return $localize`The entry cannot be posted as it is; its lines say why.`;
+    case 'proofsBroken':
+      return problem.names.length === 0
+        ? $localize`This breaks proofs that the practice wishes to hold.`
+        : $localize`This breaks proofs that the practice wishes to hold: ${problem.names.join(', ')}.`;
     case 'overtaken':
       return overtakenWords(problem.by);
     case 'failed':
