@@ -16,7 +16,8 @@ const CORE_LAYERS = [
   ['numbering'],
   ['planning'],
   ['findings', 'importing', 'outline', 'starting'],
-  ['journals', 'routes'],
+  ['journals'],
+  ['routes'],
 ];
 
 /** Folders of the server, in the same way. */

@@ -1,6 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { ENTRY_SOURCES, INDUSTRY_CODES, KIND_CODES, LEGAL_FORMS, ROLES } from '@iunctus/core';
+import {
+  ENTRY_SOURCES,
+  INDUSTRY_CODES,
+  KIND_CODES,
+  LEGAL_FORMS,
+  PARTY_ROLES,
+  PURPOSE_CODES,
+  ROLES,
+} from '@iunctus/core';
 import { parse } from 'csv-parse/sync';
 import * as v from 'valibot';
 
@@ -77,6 +85,45 @@ const Proposal = v.strictObject({
 });
 export type DemoProposal = v.InferOutput<typeof Proposal>;
 
+const Section = v.picklist([
+  'currentAssets',
+  'nonCurrentAssets',
+  'revenue',
+  'costOfSales',
+  'operatingExpenses',
+]);
+const proofParts = { name: v.string(), section: Section, under: v.nullable(v.string()) };
+const Proof = v.union([
+  v.strictObject({ ...proofParts, line: v.string(), amount: v.number() }),
+  v.strictObject({ ...proofParts, account: v.string() }),
+]);
+export type DemoProof = v.InferOutput<typeof Proof>;
+
+/** Routes, by account number. */
+const Routes = v.strictObject({
+  author: v.string(),
+  defaults: v.record(v.picklist(PURPOSE_CODES), v.string()),
+  parties: v.array(
+    v.strictObject({
+      role: v.picklist(PARTY_ROLES),
+      name: v.string(),
+      sale: v.nullable(v.string()),
+      purchase: v.nullable(v.string()),
+    }),
+  ),
+  taxRates: v.array(v.strictObject({ name: v.string(), rate: v.string(), reclaims: v.boolean() })),
+  rules: v.array(
+    v.strictObject({
+      words: v.string(),
+      sign: v.picklist(['in', 'out']),
+      account: v.string(),
+      tax: v.nullable(v.string()),
+    }),
+  ),
+  proofs: v.array(Proof),
+});
+export type DemoRoutes = v.InferOutput<typeof Routes>;
+
 const readJson = async <T>(schema: v.GenericSchema<unknown, T>, file: string): Promise<T> =>
   v.parse(schema, JSON.parse(await readFile(file, 'utf8')));
 
@@ -93,19 +140,26 @@ export interface ClientFiles {
   readonly lines: readonly DemoLine[];
   readonly revisions: readonly DemoRevision[];
   readonly proposal: DemoProposal | null;
+  readonly routes: DemoRoutes | null;
 }
 
-/** Reads a client's folder; a client need not have a proposal. */
-export const readClientFiles = async (folder: string): Promise<ClientFiles> => {
-  const proposal = join(folder, 'proposal.json');
-  const hasProposal = await readFile(proposal).then(
+/** Reads a file that a client need not have. */
+const maybeJson = async <T>(
+  schema: v.GenericSchema<unknown, T>,
+  file: string,
+): Promise<T | null> => {
+  const isThere = await readFile(file).then(
     () => true,
     () => false,
   );
-  return {
-    accounts: await readCsv(ChartRow, join(folder, 'chart.csv')),
-    lines: await readCsv(EntryRow, join(folder, 'entries.csv')),
-    revisions: await readJson(v.array(Revision), join(folder, 'revisions.json')),
-    proposal: hasProposal ? await readJson(Proposal, proposal) : null,
-  };
+  return isThere ? readJson(schema, file) : null;
 };
+
+/** Reads a client's folder; a client need not have a proposal or routes. */
+export const readClientFiles = async (folder: string): Promise<ClientFiles> => ({
+  accounts: await readCsv(ChartRow, join(folder, 'chart.csv')),
+  lines: await readCsv(EntryRow, join(folder, 'entries.csv')),
+  revisions: await readJson(v.array(Revision), join(folder, 'revisions.json')),
+  proposal: await maybeJson(Proposal, join(folder, 'proposal.json')),
+  routes: await maybeJson(Routes, join(folder, 'routes.json')),
+});

@@ -20,8 +20,11 @@ import {
   type DemoClient,
   type DemoPractice,
   type DemoProposal,
+  type DemoRoutes,
 } from './demo-files';
 import { chartOfRows, entriesOf, gestureSteps, operationsOf } from './demo-operations';
+import { routeItemsOf } from './demo-routes';
+import { keepRoute } from '../routes/routes.service';
 import { deletePractice, hasPractice, insertPractice, insertUser } from './demo.queries';
 import { beginChart, benchOf } from '../benches/benches.service';
 
@@ -104,8 +107,20 @@ const loadClient = async (pool: pg.Pool, at: ClientAt): Promise<void> => {
   const { chart, head } = await currentChart(pool, owner, at.clientId);
   const entries = entriesOf(chart, files.lines, at.client.currency);
   await inTransactionOn(pool, (transaction) => postEntries(transaction, head, entries));
+  if (files.routes !== null) await loadRoutes(pool, at, { chart, routes: files.routes });
   if (files.proposal !== null)
     await loadProposal(pool, at, { head, chart, proposal: files.proposal });
+};
+
+/** Keeps the demo's routes. */
+const loadRoutes = async (
+  pool: pg.Pool,
+  { clientId, viewers }: ClientAt,
+  { chart, routes }: { readonly chart: Chart; readonly routes: DemoRoutes },
+): Promise<void> => {
+  const viewer = viewerIn(viewers, routes.author);
+  for (const { id: itemId, content } of routeItemsOf(chart, routes))
+    await keepRoute(pool, viewer, { clientId, itemId, request: { version: 0, content } });
 };
 
 /** Keeps the demo's pending proposal, and hands it over where the demo says so. */

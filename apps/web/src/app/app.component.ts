@@ -8,6 +8,7 @@ import {
   History,
   ListTree,
   LucideAngularModule,
+  Signpost,
   Building2,
   Users,
 } from 'lucide-angular';
@@ -52,6 +53,7 @@ export class AppComponent {
     chart: ListTree,
     numbers: Hash,
     ledger: BookOpenText,
+    routes: Signpost,
     exchange: ArrowLeftRight,
     history: History,
   };

@@ -60,6 +60,12 @@ export const WORKSPACE_ROUTES: Routes = [
         loadChildren: () => import('./ledger/ledger.routes').then((m) => m.LEDGER_ROUTES),
       },
       {
+        path: 'routes',
+        title: 'Routes · Iunctus',
+        loadComponent: () => import('./routes/pages/routes.page').then((m) => m.RoutesPage),
+        loadChildren: () => import('./routes/routes.routes').then((m) => m.ROUTES_ROUTES),
+      },
+      {
         path: 'exchange',
         title: 'Exchange · Iunctus',
         loadComponent: () => import('./exchange/pages/exchange.page').then((m) => m.ExchangePage),

@@ -1,8 +1,10 @@
 import type { AccountId } from '../chart/account';
+import type { Chart } from '../chart/chart';
+import type { DimensionValues } from '../dimensions/dimension';
 import type { CalendarDate } from '../dates/calendar-date';
 import { COMMENT_LIMIT, type EntryLine, type NewEntry } from '../entries/entry';
 import { add, negate, type Minor } from '../money/minor';
-import { standsFor } from '../chart/queries';
+import { accountOf, standsFor } from '../chart/queries';
 import type { TaxCode } from './route-item';
 import type { RouteContext, TakenLine } from './route-line';
 import { netAndTax } from './sales-tax';
@@ -23,13 +25,23 @@ export interface LineTarget {
   readonly taxCode: TaxCode | null;
 }
 
-const entryLine = (accountId: AccountId, amount: Minor): EntryLine => ({
-  accountId,
-  amount,
-  values: {},
-  comment: '',
-  foreign: null,
-});
+/** The values that postings on an account carry where nothing else is said. */
+const usualValues = (chart: Chart, id: AccountId): DimensionValues =>
+  Object.fromEntries(
+    (accountOf(chart, id)?.settings.dimensions ?? []).flatMap(({ dimensionId, valueId }) =>
+      valueId === null ? [] : [[dimensionId, valueId]],
+    ),
+  );
+
+const lineOn =
+  (chart: Chart) =>
+  (accountId: AccountId, amount: Minor): EntryLine => ({
+    accountId,
+    amount,
+    values: usualValues(chart, accountId),
+    comment: '',
+    foreign: null,
+  });
 
 /** The account for the tax within an amount; `null` where it is part of the cost, or no account is named for it. */
 const taxAccount = (
@@ -50,6 +62,7 @@ export const otherSide = (
 ): readonly EntryLine[] => {
   const taxId = taxCode === null ? null : taxAccount(amount, taxCode, context);
   const { net, tax } = netAndTax(negate(amount), taxId === null ? '' : (taxCode?.rate ?? ''));
+  const entryLine = lineOn(context.chart);
   const lines = [entryLine(accountId, net)];
   return taxId === null || tax === 0 ? lines : [...lines, entryLine(taxId, tax)];
 };
@@ -63,7 +76,10 @@ export const entryOfLine = (
   date: line.date,
   source: 'bank',
   comment: line.text.slice(0, COMMENT_LIMIT),
-  lines: [entryLine(target.atId, line.amount), ...otherSide(line.amount, target, context)],
+  lines: [
+    lineOn(context.chart)(target.atId, line.amount),
+    ...otherSide(line.amount, target, context),
+  ],
 });
 
 /** Several lines as one entry: what goes to one account is summed up. */
@@ -85,6 +101,6 @@ export const entryOfLines = (
     source: 'sales',
     lines: [...sums]
       .filter(([, amount]) => amount !== 0)
-      .map(([id, amount]) => entryLine(id, amount)),
+      .map(([id, amount]) => lineOn(context.chart)(id, amount)),
   };
 };

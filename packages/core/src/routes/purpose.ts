@@ -10,19 +10,19 @@ export type Want =
 /** What an amount is there for, and which accounts take it. */
 export interface PurposeRule {
   /** The kinds that suit, the likeliest first. */
-  readonly kinds: readonly KindCode[];
+  readonly kinds: readonly [KindCode, ...KindCode[]];
   /** Words in a name that speak for an account among those. */
   readonly words: RegExp;
   readonly want: Want;
 }
 
-const rule = (kinds: readonly KindCode[], words: RegExp, want: Want = 'always'): PurposeRule => ({
+const rule = (kinds: PurposeRule['kinds'], words: RegExp, want: Want = 'always'): PurposeRule => ({
   kinds,
   words,
   want,
 });
 
-const COSTS: readonly KindCode[] = ['operatingExpense', 'costOfSales', 'otherExpense'];
+const COSTS: PurposeRule['kinds'] = ['operatingExpense', 'costOfSales', 'otherExpense'];
 
 /** Every purpose that an account can be the default for, in the order in which they are shown. Common practice, no source. */
 export const PURPOSES = {
@@ -43,7 +43,7 @@ export const PURPOSES = {
   holding: rule(['clearing'], /\b(marketplace|processor|card|clearing|payouts?|takings)\b/i, 'payouts'),
   heldBack: rule(['otherReceivable', 'clearing', 'otherCurrentAsset'], /\b(reserve|held|retained by)\b/i, 'payouts'),
   sellingFee: rule(COSTS, /\b(fees?|commissions?)\b/i, 'payouts'),
-  bankCharge: rule(['operatingExpense', 'financeCost', 'otherExpense'], /\b(bank|charges?|fees?)\b/i),
+  bankCharge: rule(['operatingExpense', 'financeCost', 'otherExpense'], /\b(bank(ing)?|account) (charges?|fees?)\b/i),
   interestPaid: rule(['financeCost', 'operatingExpense'], /\binterest\b/i),
   interestEarned: rule(['investmentIncome', 'otherOperatingRevenue'], /\binterest\b/i),
   rounding: rule(['otherExpense', 'operatingExpense'], /\b(rounding|sundry|over and short|miscellaneous)\b/i),
@@ -103,13 +103,12 @@ const BROAD: readonly KindCode[] = [
 export const offeredFor = (chart: Chart, purpose: Purpose): Account | undefined => {
   const { kinds, words } = PURPOSES[purpose];
   const rank = ({ kind, name }: Account): number =>
-    kinds.indexOf(kind) + (words.test(name) ? 0 : kinds.length);
+    (kinds as readonly KindCode[]).indexOf(kind) + (words.test(name) ? 0 : kinds.length);
+  const speaks = ({ kind, name }: Account): boolean =>
+    words.test(name) || (kind === kinds[0] && !BROAD.includes(kind));
   return [...eachNode(chart.roots)]
     .map(({ account }) => account)
-    .filter(
-      (account) =>
-        suits(account, purpose) && (words.test(account.name) || !BROAD.includes(account.kind)),
-    )
+    .filter((account) => suits(account, purpose) && speaks(account))
     .reduce<Account | undefined>(
       (best, account) => (best === undefined || rank(account) < rank(best) ? account : best),
       undefined,

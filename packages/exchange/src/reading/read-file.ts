@@ -1,11 +1,13 @@
 import { decode } from './decode';
 import { FileProblemError, unreadable, type FileProblem } from './file-problem';
 import { LIMITS } from './limits';
-import { readAuditXml } from './read-audit-xml';
+import { parsedXml } from './parsed-xml';
+import { auditSheets } from './read-audit-xml';
+import { bankSheets } from './read-bank-xml';
 import { readCsv } from './read-csv';
 import { readChartJson } from './read-json';
 import { readWorkbook } from './read-workbook';
-import type { FileRead } from './sheet';
+import type { FileRead, Sheet } from './sheet';
 
 /** A file read, or why it cannot be. */
 export type Reading =
@@ -28,6 +30,12 @@ const isJson = (text: string): boolean => {
   }
 };
 
+const xmlSheets = (text: string): readonly Sheet[] => {
+  const document = parsedXml(text);
+  const sheets = [...auditSheets(document), ...bankSheets(document)];
+  return sheets.length === 0 ? unreadable({ code: 'unknownXml' }) : sheets;
+};
+
 const readText = (bytes: Uint8Array): FileRead => {
   const { text, encoding } = decode(bytes);
   const bare = text.replace(/^\ufeff/, '');
@@ -39,7 +47,7 @@ const readText = (bytes: Uint8Array): FileRead => {
     return { format: 'json', encoding, separator: null, sheets: [sheet], whole };
   }
   if (first === '<') {
-    const sheets = readAuditXml(bare);
+    const sheets = xmlSheets(bare);
     return { format: 'xml', encoding, separator: null, sheets, whole: null };
   }
   const { sheet, separator } = readCsv(bare);

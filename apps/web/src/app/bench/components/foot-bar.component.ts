@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { formatAmount, subtract, type Minor } from '@iunctus/core';
 import { ConnectionService } from '../../shared/api/connection.service';
+import { counted } from '../../shared/words/counted';
 import { savingWords } from '../../shared/words/saving-words';
 import { proposalStateWords } from '../../shared/words/review-words';
 import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
@@ -21,6 +23,7 @@ interface Mover {
 @Component({
   selector: 'iu-foot-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink],
   template: `
     <div class="sum" aria-live="polite">
       @if (view.marks().size > 0) {
@@ -53,11 +56,17 @@ interface Mover {
           <span i18n class="muted">and {{ more() }} more</span>
         }
         @if (!profitMoves()) {
-          <span class="mover"
-            ><span i18n class="muted">Net profit</span>
-            <span i18n class="chip good">unchanged</span></span
-          >
+          <span i18n class="chip good">Net profit stays</span>
         }
+      }
+      @if (proofsWords(); as words) {
+        <a
+          class="chip"
+          [class.good]="proofsHold()"
+          [class.bad]="!proofsHold()"
+          routerLink="../routes/proofs"
+          >{{ words }}</a
+        >
       }
       @if (conflicts() > 0) {
         <span i18n class="chip bad">{{ conflicts() }} no longer fit</span>
@@ -116,7 +125,7 @@ interface Mover {
     .mover {
       display: inline-flex;
       align-items: center;
-      gap: 6px;
+      gap: 5px;
     }
     .state {
       overflow: hidden;
@@ -175,6 +184,26 @@ export class FootBarComponent {
   });
   protected readonly movers = computed(() => this.all().slice(0, 3));
   protected readonly more = computed(() => this.all().length - this.movers().length);
+  protected readonly proofsHold = computed(() => {
+    const { broken, lost } = this.engine.proofs();
+    return broken.length + lost.length === 0;
+  });
+  /** How the proofs stand, and whether routes lose their account; empty where there is nothing to say. */
+  protected readonly proofsWords = computed(() => {
+    const { all, broken, lost } = this.engine.proofs();
+    if (broken.length > 0)
+      return counted(broken.length, {
+        one: $localize`# proof breaks`,
+        other: $localize`# proofs break`,
+      });
+    if (lost.length > 0)
+      return counted(lost.length, {
+        one: $localize`# route leads nowhere`,
+        other: $localize`# routes lead nowhere`,
+      });
+    if (all === 0) return '';
+    return counted(all, { one: $localize`# proof holds`, other: $localize`# proofs hold` });
+  });
   protected readonly profitMoves = computed(() =>
     this.engine.impact().totals.some(({ code }) => code === 'netProfit'),
   );

@@ -29,6 +29,7 @@ import { callerIn } from '../../shared/words/opening-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { wordsAsMade } from '../../shared/words/words-as-made';
+import { ProofNotesComponent } from '../../workspace/components/proof-notes.component';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Commands } from '../../workspace/model/commands';
@@ -55,7 +56,13 @@ const LISTED = 300;
 @Component({
   selector: 'iu-review-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HandOverComponent, MovedTotalsComponent, OpeningNoteComponent, SheetComponent],
+  imports: [
+    HandOverComponent,
+    MovedTotalsComponent,
+    OpeningNoteComponent,
+    ProofNotesComponent,
+    SheetComponent,
+  ],
   templateUrl: './review-sheet.component.html',
   styleUrl: './review-sheet.component.css',
 })
@@ -73,6 +80,7 @@ export class ReviewSheetComponent {
   protected readonly conflicts = computed(() => this.proposal().conflicts);
   /** The conflict that is being settled; the next one follows it. */
   protected readonly conflict = computed(() => this.conflicts()[0]);
+  protected readonly steps = this.proposed.steps;
   protected readonly gone = signal('');
 
   private readonly all = computed<readonly Line[]>(() => {

@@ -26,7 +26,7 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 import { today } from '../../shared/dates/today';
 import { counted } from '../../shared/words/counted';
 import { dateWords, momentWords } from '../../shared/words/period-words';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { KeptDrafts } from '../model/kept-drafts';
 
 interface DueEntry {

@@ -27,7 +27,7 @@ import {
 } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { CURRENCIES } from '../../shared/words/currency-words';
 
 type Side = keyof Sides;

@@ -4,7 +4,7 @@ import type { QuoteAnswer } from '@iunctus/contract';
 import { formatAmount } from '@iunctus/core';
 import { of } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { HoldingComponent } from './holding.component';
 
 const shown = async (answers: readonly QuoteAnswer[], units = '12') => {

@@ -5,7 +5,7 @@ import { reading } from '../../shared/api/reading';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { today } from '../../shared/dates/today';
 import { dateWords } from '../../shared/words/period-words';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** What the security of an investment account is worth on a day, and the gain that nobody has realised yet. */
 @Component({

@@ -4,7 +4,7 @@ import { PickComponent, type PickOption } from '../../shared/components/pick.com
 import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** By what entries and lines are narrowed down; days are inclusive, empty for none. */
 export interface Narrowing {

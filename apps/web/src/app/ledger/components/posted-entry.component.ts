@@ -19,7 +19,7 @@ import { TextFieldComponent } from '../../shared/components/text-field.component
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { entryFaultWords, lineFaultWords } from '../../shared/words/entry-words';
 import { momentWords } from '../../shared/words/period-words';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** A posted entry line by line, and what can be done about it: never changed, it is taken back or corrected. */
 @Component({

@@ -32,7 +32,7 @@ import { today } from '../../shared/dates/today';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { FREQUENCY_WORDS, STANDING_FAULT_WORDS } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { EntryLinesComponent } from './entry-lines.component';
 
 const endingOf = ({ last, times }: Recurrence): Ending =>

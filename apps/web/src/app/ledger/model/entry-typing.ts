@@ -18,7 +18,7 @@ import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { today } from '../../shared/dates/today';
 import { entryFaultWords, lineFaultWords, unreadWords } from '../../shared/words/entry-words';
-import { BooksReader } from './books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { KeptDrafts, type KeptDraft } from './kept-drafts';
 
 /** What an entry is begun from, besides a draft. */

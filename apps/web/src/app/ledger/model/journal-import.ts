@@ -26,7 +26,7 @@ import type {
   JournalQuestion,
   JournalSheet,
 } from '../workers/journal-messages';
-import { BooksReader } from './books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** How far posting is: entries done of all, and what became of them. */
 export interface Posting {

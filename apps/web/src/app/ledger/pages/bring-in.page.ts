@@ -23,7 +23,7 @@ import { fileProblemWords } from '../../shared/words/import-words';
 import { JOURNAL_USE_WORDS, journalProblemWords } from '../../shared/words/journal-words';
 import { dateWords } from '../../shared/words/period-words';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { JournalImport } from '../model/journal-import';
 import type { FaultyEntry } from '../workers/journal-messages';
 

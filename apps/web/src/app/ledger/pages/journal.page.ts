@@ -29,7 +29,7 @@ import {
   type Narrowing,
 } from '../components/narrowing.component';
 import { PostedEntryComponent } from '../components/posted-entry.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { Paged } from '../model/paged';
 
 /** Every entry, newest first; what is due and what was left half typed stands above. */

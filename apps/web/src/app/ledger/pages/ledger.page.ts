@@ -8,7 +8,7 @@ import {
 } from '@angular/router';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** The ledger of a client: its journal, its accounts line by line, and what is posted to them. */
 @Component({
@@ -41,7 +41,7 @@ import { BooksReader } from '../model/books-reader';
       }
     </main>
   `,
-  styleUrl: './ledger.page.css',
+  styleUrl: '../../shared/components/place.css',
   host: { '(window:keydown)': 'onKey($event)' },
 })
 export class LedgerPage {

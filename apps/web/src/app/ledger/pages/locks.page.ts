@@ -17,7 +17,7 @@ import { TextFieldComponent } from '../../shared/components/text-field.component
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { today } from '../../shared/dates/today';
 import { dateWords, momentWords } from '../../shared/words/period-words';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** Through which day the books are locked: nothing is posted there any more; who locked and opened them. */
 @Component({

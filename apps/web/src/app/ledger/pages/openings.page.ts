@@ -43,7 +43,7 @@ import { WhenFieldComponent } from '../../shared/components/when-field.component
 import { today } from '../../shared/dates/today';
 import { dateWords } from '../../shared/words/period-words';
 import { PostedEntryComponent } from '../components/posted-entry.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { Paged } from '../model/paged';
 
 type Side = keyof Sides;

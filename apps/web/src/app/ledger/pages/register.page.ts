@@ -46,7 +46,7 @@ import {
   WHATEVER,
   type Narrowing,
 } from '../components/narrowing.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { Paged } from '../model/paged';
 
 const ROW_HEIGHT = 26;

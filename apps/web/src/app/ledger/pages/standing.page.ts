@@ -14,7 +14,7 @@ import { counted } from '../../shared/words/counted';
 import { FREQUENCY_WORDS } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { StandingFormComponent } from '../components/standing-form.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 
 /** Whether its amounts are left open. */
 const isAsked = ({ lines }: NewEntry): boolean => sidesOf(lines).debit === 0;

@@ -22,7 +22,7 @@ import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { doubtWords } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { EntryLinesComponent } from '../components/entry-lines.component';
-import { BooksReader } from '../model/books-reader';
+import { BooksReader } from '../../workspace/model/books-reader';
 import { EntryTyping } from '../model/entry-typing';
 
 /** Typing an entry, from its date to posting it. */

@@ -9,6 +9,7 @@ import {
   type JournalEntry,
 } from '@iunctus/core';
 import { readFile, type Sheet } from '@iunctus/exchange/reading';
+import { contentId } from '../../shared/files/content-id';
 import type {
   JournalAnswer,
   JournalAgainst,
@@ -23,16 +24,6 @@ const SHOWN = 100;
 
 type Asked<T extends JournalQuestion['type']> = Extract<JournalQuestion, { type: T }>;
 type Posting = PostListRequest['entries'][number];
-
-/** An id that follows from a text, in the form of a UUID of version 8. Source: RFC 9562 (from memory). */
-const idOf = async (text: string): Promise<string> => {
-  const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
-  const bytes = new Uint8Array(digest).slice(0, 16);
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x80;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-  return [0, 8, 12, 16, 20].map((at, part) => hex.slice(at, [8, 12, 16, 20, 32][part])).join('-');
-};
 
 /** The inside of the worker: keeps the rows of the file and the entries that were made of them. */
 export class JournalComputer {
@@ -90,7 +81,7 @@ const postingOf = async (
   { entry, fingerprint }: JournalEntry,
   { clientId, source }: Pick<JournalAgainst, 'clientId' | 'source'>,
 ): Promise<Posting> => ({
-  id: await idOf(`${clientId}\n${fingerprint}`),
+  id: await contentId(`${clientId}\n${fingerprint}`),
   date: entry.date,
   source,
   comment: entry.comment,

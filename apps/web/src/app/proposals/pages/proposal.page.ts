@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { ProofNotesComponent } from '../../workspace/components/proof-notes.component';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { OpeningNoteComponent } from '../../shared/components/opening-note.component';
@@ -19,7 +20,13 @@ import type { ProposalLine } from '../model/proposal-reader';
 @Component({
   selector: 'iu-proposal-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MovedTotalsComponent, OpeningNoteComponent, ProblemNoteComponent, RouterLink],
+  imports: [
+    MovedTotalsComponent,
+    OpeningNoteComponent,
+    ProblemNoteComponent,
+    ProofNotesComponent,
+    RouterLink,
+  ],
   providers: [ReviewStore],
   templateUrl: './proposal.page.html',
   styleUrl: './proposal.page.css',

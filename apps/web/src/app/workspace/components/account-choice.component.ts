@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+  output,
+} from '@angular/core';
 import { eachNode, titleOf, type AccountId, type Chart } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 
@@ -39,6 +46,8 @@ export class AccountChoiceComponent {
   /** What stands for no account at all; `null` where one must be chosen. */
   readonly mainWords = input<string | null>($localize`Main account`);
   readonly placeholder = input('');
+  /** Whether only accounts that take postings can be chosen. */
+  readonly posting = input(false, { transform: booleanAttribute });
   readonly inputId = input<string>();
   readonly chosen = output<AccountId | null>();
 
@@ -48,7 +57,12 @@ export class AccountChoiceComponent {
     return [
       ...(main === null ? [] : [{ value: NONE, words: main }]),
       ...[...eachNode(this.chart().roots)]
-        .filter(({ account }) => account.retiredOn === null && !this.except().has(account.id))
+        .filter(
+          ({ account }) =>
+            account.retiredOn === null &&
+            !this.except().has(account.id) &&
+            !(this.posting() && account.role === 'heading'),
+        )
         .map(({ account }) => ({ value: account.id, words: titleOf(account) })),
     ];
   });

@@ -21,6 +21,12 @@ export type PlaceName =
   | 'ledger/openings'
   | 'ledger/locks'
   | 'ledger/bring-in'
+  | 'routes/defaults'
+  | 'routes/rules'
+  | 'routes/lines'
+  | 'routes/payouts'
+  | 'routes/proofs'
+  | 'routes/trace'
   | 'exchange'
   | 'import'
   | 'history'
@@ -103,6 +109,12 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Type opening balances`, 'ledger/openings'),
   place($localize`Bring entries in from a file: journal`, 'ledger/bring-in'),
   place($localize`Lock the books through a day`, 'ledger/locks'),
+  place($localize`Default accounts by purpose, customer and supplier`, 'routes/defaults'),
+  place($localize`Rules by words for bank lines; sales tax rates`, 'routes/rules'),
+  place($localize`Take bank lines through the rules`, 'routes/lines'),
+  place($localize`Payouts of a marketplace: sales, fees, reserve`, 'routes/payouts'),
+  place($localize`Proofs: where samples must land`, 'routes/proofs'),
+  place($localize`Trace: from a transaction to the statement line`, 'routes/trace'),
   place($localize`Go to the exchange: download the chart`, 'exchange'),
   place($localize`Bring a list in: from a file or a spreadsheet`, 'import'),
   place($localize`Go to the history: revisions`, 'history'),

@@ -1,9 +1,15 @@
 import { DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Impact, PlannedOpening, Statement } from '@iunctus/core';
+import { ClientRoutes } from './client-routes';
 import { workspaceFeature } from '../state/workspace.feature';
 import { createStatementWorker } from '../workers/statement-worker.factory';
-import type { StatementMessage, StatementResult, Shown } from '../workers/statement-messages';
+import type {
+  ProofReport,
+  StatementMessage,
+  StatementResult,
+  Shown,
+} from '../workers/statement-messages';
 
 const NO_IMPACT: Impact = { lines: {}, sections: [], totals: [], nodes: {} };
 const NO_STATEMENT: Statement = { code: 'profitAndLoss', rows: [] };
@@ -18,6 +24,7 @@ export class StatementEngine {
   private readonly pending = this.store.selectSignal(workspaceFeature.selectOpenings);
   private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  private readonly routes = inject(ClientRoutes);
   private readonly worker = createStatementWorker();
 
   /** Which statement is shown, and how. */
@@ -33,6 +40,7 @@ export class StatementEngine {
   /** The entries that the balances of the proposal will be posted as. */
   readonly openings = signal<readonly PlannedOpening[]>([]);
   readonly balanced = signal(true);
+  readonly proofs = signal<ProofReport>({ all: 0, broken: [], lost: [] });
   /** Whether anything was computed yet. */
   readonly ready = signal(false);
 
@@ -45,6 +53,7 @@ export class StatementEngine {
     effect(() => this.send({ type: 'amounts', amounts: this.amounts() }));
     effect(() => this.send({ type: 'steps', steps: this.steps() }));
     effect(() => this.sendOpenings());
+    effect(() => this.sendRoutes());
     effect(() => this.send({ type: 'shown', shown: this.shown() }));
   }
 
@@ -65,6 +74,11 @@ export class StatementEngine {
     });
   }
 
+  private sendRoutes(): void {
+    const [items, filer] = [this.routes.items(), this.routes.filer()];
+    if (filer !== null) this.send({ type: 'routes', items, filer });
+  }
+
   private send(message: StatementMessage): void {
     this.worker.postMessage(message);
   }
@@ -74,6 +88,7 @@ export class StatementEngine {
     this.statement.set(result.statement);
     this.openings.set(result.openings);
     this.balanced.set(result.balances);
+    this.proofs.set(result.proofs);
     if (result.totals !== null) this.totals.set(result.totals);
     this.ready.set(true);
   }

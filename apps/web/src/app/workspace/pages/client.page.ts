@@ -8,6 +8,7 @@ import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { CommandFieldComponent } from '../components/command-field.component';
 import { PeriodChoiceComponent } from '../components/period-choice.component';
 import { Amounts } from '../model/amounts';
+import { ClientRoutes } from '../model/client-routes';
 import { ChartView } from '../model/chart-view';
 import { Joins } from '../model/joins';
 import { ProposedChart } from '../model/proposed-chart';
@@ -36,6 +37,7 @@ import { counted } from '../../shared/words/counted';
   providers: [
     StatementEngine,
     ProposedChart,
+    ClientRoutes,
     ChartView,
     Amounts,
     Joins,

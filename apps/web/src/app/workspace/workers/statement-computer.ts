@@ -1,5 +1,6 @@
 import {
   advance,
+  brokenBy,
   buildStatement,
   chartOf,
   eachNode,
@@ -7,21 +8,28 @@ import {
   impactOf,
   isBalanced,
   ledgerOf,
+  lostBetween,
+  NO_ROUTES,
   planOpenings,
   proposedChart,
   rollUpOver,
   rollUpWith,
+  routesOf,
   trackOf,
   type AmountsTuple,
+  type Filer,
   type PlannedOpening,
   type ProposalStep,
   type RollUp,
+  type RouteItem,
+  type Routes,
   type Track,
 } from '@iunctus/core';
 import type {
   StatementMessage,
   StatementResult,
   PendingOpenings,
+  ProofReport,
   Shown,
 } from './statement-messages';
 
@@ -32,6 +40,9 @@ interface State {
   readonly rollUp: RollUp;
   readonly pending: PendingOpenings;
   readonly shown: Shown;
+  readonly items: readonly RouteItem[];
+  readonly routes: Routes;
+  readonly filer: Filer | null;
 }
 
 const NONE_PENDING: PendingOpenings = {
@@ -64,11 +75,27 @@ const next = (state: State, message: StatementMessage): State => {
       return { ...state, pending: message.pending };
     case 'steps':
       return { ...state, track: moved(state.track, message.steps) };
+    case 'routes': {
+      const { items, filer } = message;
+      return { ...state, items, routes: routesOf(items), filer };
+    }
     case 'shown':
       return { ...state, shown: message.shown };
     default:
       return message satisfies never;
   }
+};
+
+/** How the proofs stand on the chart as proposed, and which routes the proposal leaves without an account. */
+const proofsIn = ({ track, routes, items, filer }: State): ProofReport => {
+  const chart = proposedChart(track);
+  const operations = track.steps.flatMap((step) => step.operations);
+  const proposed = { base: track.base, operations, chart };
+  return {
+    all: routes.proofs.length,
+    broken: filer === null ? [] : brokenBy(proposed, { routes, filer }),
+    lost: lostBetween(items, { before: track.base, after: chart }),
+  };
 };
 
 /** The openings of steps that the proposal still has. */
@@ -99,15 +126,20 @@ export const createStatementComputer = (): ((message: StatementMessage) => State
     rollUp: rollUpOver(new Map()),
     pending: NONE_PENDING,
     shown: { code: 'profitAndLoss', depth: Infinity, zeroLines: true, proposed: true },
+    items: [],
+    routes: NO_ROUTES,
+    filer: null,
   };
   let openings = plannedIn(state);
   let leadsTo = state.rollUp;
+  let proofs = proofsIn(state);
   return (message) => {
     state = next(state, message);
     const { track, rollUp, shown } = state;
     if (message.type !== 'shown') {
       openings = plannedIn(state);
       leadsTo = rollUpAfter(state, openings);
+      proofs = proofsIn(state);
     }
     const before = { chart: track.base, rollUp };
     const after = { chart: proposedChart(track), rollUp: leadsTo };
@@ -118,6 +150,7 @@ export const createStatementComputer = (): ((message: StatementMessage) => State
       totals: rebased ? totalsOf(state) : null,
       openings,
       balances: isBalanced(after.chart, after.rollUp),
+      proofs,
     };
   };
 };

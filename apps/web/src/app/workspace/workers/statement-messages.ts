@@ -1,12 +1,16 @@
 import type {
   AmountsTuple,
   BookedChartRecord,
+  BrokenProof,
+  Filer,
   Impact,
+  LostRoute,
   Minor,
   PendingOpening,
   Period,
   PlannedOpening,
   ProposalStep,
+  RouteItem,
   Statement,
   StatementCode,
   StatementOptions,
@@ -37,7 +41,16 @@ export type StatementMessage =
   | { readonly type: 'amounts'; readonly amounts: readonly AmountsTuple[] }
   | { readonly type: 'openings'; readonly pending: PendingOpenings }
   | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
+  | { readonly type: 'routes'; readonly items: readonly RouteItem[]; readonly filer: Filer }
   | { readonly type: 'shown'; readonly shown: Shown };
+
+/** How the proofs stand on the chart as proposed. */
+export interface ProofReport {
+  readonly all: number;
+  readonly broken: readonly BrokenProof[];
+  /** Pieces of the routes that the proposal leaves without an account. */
+  readonly lost: readonly LostRoute[];
+}
 
 /** What the worker computed. `totals` comes only when the adopted chart or the amounts changed. */
 export interface StatementResult {
@@ -49,4 +62,5 @@ export interface StatementResult {
   readonly openings: readonly PlannedOpening[];
   /** Whether assets = liabilities + equity on the proposed chart. */
   readonly balances: boolean;
+  readonly proofs: ProofReport;
 }

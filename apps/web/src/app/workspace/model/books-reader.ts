@@ -13,10 +13,10 @@ import {
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
-import { ProposedChart } from '../../workspace/model/proposed-chart';
-import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { ProposedChart } from './proposed-chart';
+import { WorkspaceActions } from '../state/workspace.actions';
 
-/** What the pages of the ledger share: the books that entries are held against, and how accounts and amounts are written. */
+/** What pages on the books share: what that entries are held against, and how accounts and amounts are written. */
 @Injectable()
 export class BooksReader {
   private readonly api = inject(ApiService);

@@ -1,0 +1,192 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  checkEntry,
+  entryOfLine,
+  isTypedSource,
+  routeLine,
+  type AccountId,
+  type DatedLine,
+  type NewEntry,
+  type PlacedFault,
+  type Routed,
+} from '@iunctus/core';
+import { firstValueFrom } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { Doing } from '../../shared/api/doing';
+import { reading } from '../../shared/api/reading';
+import { BooksReader } from '../../workspace/model/books-reader';
+import { ClientRoutes } from '../../workspace/model/client-routes';
+
+/** How a line stands. */
+export type LineState = 'posted' | 'aside' | 'ready' | 'open' | 'refused';
+
+/** A line, where it goes, and what keeps it from going there. */
+export interface TakenRow {
+  readonly line: DatedLine;
+  readonly routed: Routed;
+  /** Where it goes: as somebody said, or by the routes. */
+  readonly accountId: AccountId | null;
+  /** Whether somebody said so for this line alone. */
+  readonly byHand: boolean;
+  readonly state: LineState;
+  readonly entry: NewEntry | null;
+  readonly faults: readonly PlacedFault[];
+  /** The number of the entry that it is posted as; `null` while it is not. */
+  readonly number: number | null;
+}
+
+/** What became of posting. */
+export interface LinesPosted {
+  readonly posted: number;
+  readonly refused: number;
+}
+
+const IDS_AT_ONCE = 20_000;
+const AT_ONCE = 1000;
+
+/** Lines of one bank account on their way into the books, through the rules. */
+@Injectable()
+export class LineTaking {
+  private readonly api = inject(ApiService);
+  private readonly reader = inject(BooksReader);
+  private readonly client = inject(ClientRoutes);
+
+  readonly atId = signal<AccountId | null>(null);
+  readonly lines = signal<readonly DatedLine[] | null>(null);
+  private readonly known = signal<ReadonlyMap<string, number>>(new Map());
+  /** Where lines go that somebody sent there themselves. */
+  private readonly sent = signal<ReadonlyMap<string, AccountId>>(new Map());
+  /** Lines that are ready and are not to be posted this time. */
+  readonly leftOut = signal<ReadonlySet<string>>(new Set());
+  readonly doing = new Doing();
+  readonly outcome = signal<LinesPosted | null>(null);
+
+  private readonly aside = reading(
+    () => this.reader.client()?.id,
+    (clientId) => this.api.ask('linesSetAside', { clientId }),
+  );
+  private readonly asideIds = computed(() => new Set(this.aside.value() ?? []));
+
+  readonly rows = computed<readonly TakenRow[]>(() =>
+    (this.lines() ?? []).map((line) => this.rowOf(line)),
+  );
+  readonly chosen = computed(() =>
+    this.rows().filter(({ state, line }) => state === 'ready' && !this.leftOut().has(line.id)),
+  );
+
+  private rowOf(line: DatedLine): TakenRow {
+    const context = { chart: this.reader.chart(), routes: this.client.routes() };
+    const routed = routeLine(line, context);
+    const byHand = this.sent().get(line.id);
+    const accountId = byHand ?? routed.accountId;
+    const number = this.known().get(line.id) ?? null;
+    const atId = this.atId();
+    const entry =
+      accountId === null || atId === null
+        ? null
+        : entryOfLine(
+            line,
+            { atId, accountId, taxCode: byHand === undefined ? this.taxOf(routed) : null },
+            context,
+          );
+    const faults =
+      entry === null || number !== null
+        ? []
+        : checkEntry({ chart: context.chart, books: this.reader.books(), entry, byHand: false });
+    const row = { line, routed, accountId, byHand: byHand !== undefined, entry, faults, number };
+    return { ...row, state: this.stateOf(row) };
+  }
+
+  private taxOf({ taxCodeId }: Routed) {
+    return this.client.routes().taxCodes.find(({ id }) => id === taxCodeId)?.content ?? null;
+  }
+
+  private stateOf({ line, number, entry, faults }: Omit<TakenRow, 'state'>): LineState {
+    if (number !== null) return 'posted';
+    if (this.asideIds().has(line.id)) return 'aside';
+    if (entry === null) return 'open';
+    return faults.length === 0 ? 'ready' : 'refused';
+  }
+
+  /** Takes lines of an account; those before are forgotten. */
+  async take(atId: AccountId, lines: readonly DatedLine[]): Promise<void> {
+    this.atId.set(atId);
+    this.outcome.set(null);
+    this.sent.set(new Map());
+    this.leftOut.set(new Set());
+    await this.doing.run(async () => {
+      await this.lookUp(lines);
+      this.lines.set(lines);
+    });
+  }
+
+  /** Forgets the lines. */
+  leave(): void {
+    this.lines.set(null);
+    this.outcome.set(null);
+  }
+
+  private async lookUp(lines: readonly DatedLine[]): Promise<void> {
+    const known = new Map<string, number>();
+    for (let from = 0; from < lines.length; from += IDS_AT_ONCE) {
+      const body = { ids: lines.slice(from, from + IDS_AT_ONCE).map(({ id }) => id) };
+      const found = await firstValueFrom(
+        this.api.ask('knownEntries', { clientId: this.clientId(), body }),
+      );
+      for (const { id, number } of found) known.set(id, number);
+    }
+    this.known.set(known);
+  }
+
+  /** Sends a line to an account; `null` leaves it to the routes again. */
+  send({ line }: TakenRow, accountId: AccountId | null): void {
+    const next = new Map(this.sent());
+    if (accountId === null) next.delete(line.id);
+    else next.set(line.id, accountId);
+    this.sent.set(next);
+  }
+
+  choose({ line }: TakenRow): void {
+    const next = new Set(this.leftOut());
+    if (!next.delete(line.id)) next.add(line.id);
+    this.leftOut.set(next);
+  }
+
+  /** Sets a line aside for good, or brings it back. */
+  async setAside({ line, state }: TakenRow): Promise<void> {
+    const asked = { clientId: this.clientId(), lineId: line.id };
+    await this.doing.run(() =>
+      firstValueFrom(this.api.ask(state === 'aside' ? 'bringLineBack' : 'setLineAside', asked)),
+    );
+    this.aside.again();
+  }
+
+  /** Posts the chosen lines, each once, whoever else does the same. */
+  async post(): Promise<void> {
+    const chosen = this.chosen();
+    const touched = new Set<AccountId>();
+    let so: LinesPosted = { posted: 0, refused: 0 };
+    await this.doing.run(async () => {
+      for (let from = 0; from < chosen.length; from += AT_ONCE) {
+        const entries = chosen.slice(from, from + AT_ONCE).flatMap(({ line, entry }) => {
+          if (entry === null || !isTypedSource(entry.source)) return [];
+          for (const { accountId } of entry.lines) touched.add(accountId);
+          const lines = entry.lines.map((one) => ({ ...one, values: { ...one.values } }));
+          return [
+            { id: line.id, date: entry.date, source: entry.source, comment: entry.comment, lines },
+          ];
+        });
+        const asked = { clientId: this.clientId(), body: { entries } };
+        const { posted, refused } = await firstValueFrom(this.api.ask('postList', asked));
+        so = { posted: so.posted + posted, refused: so.refused + refused.length };
+      }
+    });
+    this.reader.changed([...touched]);
+    await this.doing.run(() => this.lookUp(this.lines() ?? []));
+    this.outcome.set(so);
+  }
+
+  private clientId(): string {
+    return this.reader.client()?.id ?? '';
+  }
+}

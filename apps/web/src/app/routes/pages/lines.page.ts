@@ -1,0 +1,203 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+import {
+  addMonths,
+  findKey,
+  firstDayOf,
+  lastDayOf,
+  monthOf,
+  titleOf,
+  wordsThatName,
+  type CalendarDate,
+  type DatedLine,
+} from '@iunctus/core';
+import { firstValueFrom } from 'rxjs';
+import { Rights } from '../../session/state/rights';
+import { ApiService } from '../../shared/api/api.service';
+import { Doing } from '../../shared/api/doing';
+import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
+import { PickComponent, type PickOption } from '../../shared/components/pick.component';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { WhenFieldComponent } from '../../shared/components/when-field.component';
+import { today } from '../../shared/dates/today';
+import { counted } from '../../shared/words/counted';
+import { entryFaultWords, lineFaultWords } from '../../shared/words/entry-words';
+import { dateWords } from '../../shared/words/period-words';
+import { decisionWords } from '../../shared/words/route-words';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
+import { BooksReader } from '../../workspace/model/books-reader';
+import { ClientRoutes } from '../../workspace/model/client-routes';
+import { BankFileComponent } from '../components/bank-file.component';
+import { LineTaking, type LineState, type TakenRow } from '../model/line-taking';
+import { newRule } from '../model/new-rule';
+import { bankAccounts } from '../model/past-lines';
+
+/** Rows that are drawn at first, and with each wish for more. */
+const AT_ONCE = 120;
+
+/** What is shown of the lines. */
+type Filter = 'all' | LineState;
+
+/** Lines of a bank, taken through the rules and posted on the user’s word. */
+@Component({
+  selector: 'iu-lines-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    AccountChoiceComponent,
+    BankFileComponent,
+    OneOfComponent,
+    PickComponent,
+    ProblemNoteComponent,
+    WhenFieldComponent,
+  ],
+  providers: [LineTaking],
+  templateUrl: './lines.page.html',
+  styleUrl: './lines.page.css',
+})
+export class LinesPage {
+  private readonly api = inject(ApiService);
+  protected readonly rights = inject(Rights);
+  protected readonly reader = inject(BooksReader);
+  protected readonly client = inject(ClientRoutes);
+  protected readonly taking = inject(LineTaking);
+  protected readonly day = dateWords;
+  protected readonly decision = decisionWords;
+  protected readonly asking = new Doing();
+  /** Whether the bank did not answer. */
+  protected readonly silent = signal(false);
+  protected readonly accounts = computed<readonly PickOption[]>(() =>
+    bankAccounts(this.reader.chart().roots, ['bank', 'restrictedCash', 'cardPayable']).map(
+      (account) => ({ value: account.id, words: titleOf(account) }),
+    ),
+  );
+  protected readonly accountId = linkedSignal<string | null>(
+    () => this.accounts()[0]?.value ?? null,
+  );
+  private readonly lastMonth = addMonths(monthOf(today()), -1);
+  protected readonly first = signal<CalendarDate>(firstDayOf(this.lastMonth));
+  protected readonly last = signal<CalendarDate>(lastDayOf(this.lastMonth));
+  protected readonly origins: readonly OneOf<'bank' | 'file'>[] = [
+    { value: 'bank', words: $localize`From the bank` },
+    { value: 'file', words: $localize`From a file` },
+  ];
+  protected readonly origin = signal<'bank' | 'file'>('bank');
+  protected readonly filter = signal<Filter>('all');
+  /** The line that was sent somewhere last, of which a rule can be made. */
+  private readonly taught = signal<string | null>(null);
+
+  protected readonly filters = computed<readonly OneOf<Filter>[]>(() => {
+    const count = (state: LineState): number =>
+      this.taking.rows().filter((row) => row.state === state).length;
+    return [
+      { value: 'all', words: $localize`All`, count: this.taking.rows().length },
+      { value: 'open', words: $localize`To be said`, count: count('open'), urgent: true },
+      { value: 'ready', words: $localize`Ready`, count: count('ready') },
+      {
+        value: 'refused',
+        words: $localize`Cannot be posted`,
+        count: count('refused'),
+        urgent: true,
+      },
+      { value: 'posted', words: $localize`Posted`, count: count('posted') },
+      { value: 'aside', words: $localize`Set aside`, count: count('aside') },
+    ].filter(({ value, count: there }) => value === 'all' || there > 0) as OneOf<Filter>[];
+  });
+  private readonly matching = computed(() => {
+    const filter = this.filter();
+    return this.taking.rows().filter(({ state }) => filter === 'all' || state === filter);
+  });
+  /** How many rows are drawn: each has a field of its own. */
+  private readonly most = linkedSignal<number>(() => (this.filter(), AT_ONCE));
+  protected readonly shown = computed(() => this.matching().slice(0, this.most()));
+  protected readonly hidden = computed(() => this.matching().length - this.shown().length);
+  protected readonly postWords = computed(() =>
+    counted(this.taking.chosen().length, {
+      one: $localize`Post # line`,
+      other: $localize`Post # lines`,
+    }),
+  );
+  protected readonly postedWords = computed(() => {
+    const outcome = this.taking.outcome();
+    if (outcome === null) return '';
+    const posted = counted(outcome.posted, { one: $localize`# line`, other: $localize`# lines` });
+    return outcome.refused === 0
+      ? $localize`${posted} posted.`
+      : $localize`${posted} posted, ${outcome.refused} refused: look at them again.`;
+  });
+
+  protected showMore(): void {
+    this.most.update((most) => most + AT_ONCE);
+  }
+
+  protected come(origin: 'bank' | 'file'): void {
+    this.origin.set(origin);
+    this.taking.leave();
+  }
+
+  protected chooseAccount(accountId: string): void {
+    this.accountId.set(accountId);
+    this.taking.leave();
+  }
+
+  protected takeListed(lines: readonly DatedLine[] | null): void {
+    const accountId = this.accountId();
+    if (lines === null || accountId === null) return this.taking.leave();
+    this.filter.set('all');
+    void this.taking.take(accountId, lines);
+  }
+
+  protected async ask(): Promise<void> {
+    const [accountId, clientId] = [this.accountId(), this.reader.client()?.id];
+    if (accountId === null || clientId === undefined) return;
+    this.silent.set(false);
+    this.filter.set('all');
+    const query = { accountId, first: this.first(), last: this.last() };
+    await this.asking.run(async () => {
+      const answer = await firstValueFrom(this.api.ask('bankFeed', { clientId, query }));
+      if (answer.state === 'silent') return this.silent.set(true);
+      await this.taking.take(accountId, answer.lines);
+    });
+  }
+
+  protected send(row: TakenRow, accountId: string | null): void {
+    this.taking.send(row, accountId);
+    this.taught.set(accountId === null ? null : row.line.id);
+  }
+
+  /** Words of which a rule would be made, for the line that was sent somewhere last. */
+  protected lessonOf({ line, byHand }: TakenRow): string {
+    return byHand && this.taught() === line.id ? wordsThatName(findKey(line.text)) : '';
+  }
+
+  /** Makes a rule of where a line was sent; from then on the rule says so. */
+  protected async teach(row: TakenRow, words: string): Promise<void> {
+    const { line, accountId } = row;
+    if (accountId === null) return;
+    const last = this.client.routes().rules.at(-1)?.content.place ?? 0;
+    const sign = line.amount > 0 ? 'in' : 'out';
+    if (!(await this.client.keep(newRule(last + 1, { words, sign, accountId })))) return;
+    this.taught.set(null);
+    this.taking.send(row, null);
+  }
+
+  protected faultsOf({ faults }: TakenRow): readonly string[] {
+    const context = this.reader.context();
+    return faults.map(({ line, fault }) =>
+      line === null ? entryFaultWords(fault, context) : lineFaultWords(fault, context),
+    );
+  }
+
+  /** The tax that is taken out of a line; empty for none. */
+  protected taxOf({ entry }: TakenRow): string {
+    const tax = entry?.lines[2];
+    return tax === undefined
+      ? ''
+      : $localize`of it ${this.reader.amount(Math.abs(tax.amount))} sales tax`;
+  }
+}
