@@ -18,6 +18,7 @@ import {
   normalSideOfKind,
   OFTEN_MISTAKEN,
   resolvedSettings,
+  routesTo,
   splitsOf,
   planUnmerge,
   titleOf,
@@ -43,7 +44,9 @@ import { operationWords } from '../../shared/words/operation-words';
 import { momentWords } from '../../shared/words/period-words';
 import { landingWords } from '../../shared/words/statement-words';
 import { USE_WORDS } from '../../shared/words/use-words';
+import { routeContentWords } from '../../shared/words/route-words';
 import { refusalWords } from '../../shared/words/refusal-words';
+import { ClientRoutes } from '../../workspace/model/client-routes';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Amounts } from '../../workspace/model/amounts';
@@ -74,6 +77,7 @@ export class AccountSheetComponent {
   private readonly proposed = inject(ProposedChart);
   private readonly view = inject(ChartView);
   private readonly amounts = inject(Amounts);
+  private readonly client = inject(ClientRoutes);
   private readonly refusal = signal<Refusal | null>(null);
 
   protected readonly node = computed(() => nodeOf(this.proposed.chart(), this.view.cursor() ?? ''));
@@ -178,13 +182,24 @@ export class AccountSheetComponent {
   }
 
   /** What keeps it from being deleted, each with the account to go to. */
+  /** The pieces of the routes that lead here. */
+  private readonly routes = computed(() => {
+    const currency = this.proposed.client()?.currency ?? 'USD';
+    const id = this.account()?.id ?? '';
+    return routesTo(this.client.items(), this.proposed.chart(), id).map(({ content }) => ({
+      words: routeContentWords(content, currency),
+      title: '',
+      otherId: null,
+    }));
+  });
   protected readonly uses = computed(() => {
     const chart = this.proposed.chart();
-    return usesOf(chart, this.account()?.id ?? '').map(({ type, otherId }) => ({
+    const ofChart = usesOf(chart, this.account()?.id ?? '').map(({ type, otherId }) => ({
       words: USE_WORDS[type],
       otherId: otherId !== null && hasAccount(chart, otherId) ? otherId : null,
       title: otherId === null ? '' : accountWords(otherId, chart),
     }));
+    return [...ofChart, ...this.routes()];
   });
 
   protected goTo(id: AccountId): void {

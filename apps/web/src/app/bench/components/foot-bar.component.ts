@@ -108,7 +108,7 @@ interface Mover {
     :host {
       display: flex;
       align-items: center;
-      gap: 10px;
+      gap: 9px;
       padding: 0 18px;
       border-top: 1px solid var(--rule);
       background: var(--sheet);
@@ -117,10 +117,13 @@ interface Mover {
       display: flex;
       flex: 1;
       align-items: center;
-      gap: 10px;
+      gap: 8px;
       min-width: 0;
       overflow: hidden;
       white-space: nowrap;
+    }
+    a.chip {
+      text-decoration: none;
     }
     .mover {
       display: inline-flex;

@@ -46,6 +46,7 @@ export class BankFileComponent {
   readonly lines = output<readonly DatedLine[] | null>();
 
   protected readonly problemWords = bankProblemWords;
+  protected readonly useWords = BANK_USE_WORDS;
   protected readonly orders: readonly OneOf<DateOrder>[] = [
     { value: 'dayFirst', words: $localize`Day first` },
     { value: 'monthFirst', words: $localize`Month first` },

@@ -40,12 +40,12 @@ const SECTIONS = [...new Set(Object.values(CAPTIONS).map(({ section }) => sectio
       display: grid;
       gap: 14px;
     }
-    .row {
+    .beside {
       display: flex;
       align-items: end;
       gap: 14px;
     }
-    .row > .muted {
+    .beside > .muted {
       align-self: center;
     }
     .name {

@@ -7,6 +7,7 @@ import {
   type BankUse,
   type DatedLine,
   type DateOrder,
+  type SourceRow,
 } from '@iunctus/core';
 import { LIMITS, type FileProblem, type Reading, type Sheet } from '@iunctus/exchange/reading';
 import { contentId } from '../../shared/files/content-id';
@@ -27,7 +28,17 @@ export class BankFile {
   readonly problem = signal<FileProblem | null>(null);
   readonly busy = signal(false);
 
-  readonly rows = computed(() => this.sheets()?.[this.sheet()]?.rows ?? []);
+  /** What was put right, by row and column. */
+  private readonly mended = signal<ReadonlyMap<string, string>>(new Map());
+  readonly rows = computed<readonly SourceRow[]>(() => {
+    const rows = this.sheets()?.[this.sheet()]?.rows ?? [];
+    const mended = this.mended();
+    if (mended.size === 0) return rows;
+    return rows.map(({ line, cells }) => ({
+      line,
+      cells: cells.map((cell, column) => mended.get(`${line}/${column}`) ?? cell),
+    }));
+  });
   readonly read = computed(() => {
     const columns = this.columns();
     if (columns === null) return null;
@@ -71,6 +82,7 @@ export class BankFile {
   chooseSheet(sheet: number): void {
     this.sheet.set(sheet);
     this.order.set(null);
+    this.mended.set(new Map());
     this.columns.set(recognizeBankList(this.rows()));
   }
 
@@ -83,6 +95,13 @@ export class BankFile {
       return had === use && use !== 'text' ? null : had;
     });
     this.columns.set({ ...columns, uses });
+  }
+
+  /** A cell is put right. */
+  mend(line: number, use: BankUse, text: string): void {
+    const column = this.columns()?.uses.indexOf(use) ?? -1;
+    if (column < 0) return;
+    this.mended.set(new Map([...this.mended(), [`${line}/${column}`, text]]));
   }
 
   /** The lines of the file as those of an account, each under an id that follows from what stands in it. */

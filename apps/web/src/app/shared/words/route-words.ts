@@ -7,6 +7,7 @@ import {
   type MarketSort,
   type PartyRole,
   type Purpose,
+  type RouteContent,
   type Sample,
   type WordRule,
 } from '@iunctus/core';
@@ -148,3 +149,23 @@ export const expectedWords = (
   underId === null
     ? SECTION_WORDS[section]
     : $localize`${SECTION_WORDS[section]}, under ${called(underId)}`;
+
+/** What a piece of the routes is, in a few words. `currency` is the books'. */
+export const routeContentWords = (content: RouteContent, currency: string): string => {
+  switch (content.type) {
+    case 'default':
+      return $localize`Default for: ${PURPOSE_WORDS[content.purpose]}`;
+    case 'rule':
+      return $localize`Rule: ${ruleWords(content, currency)}`;
+    case 'party':
+      return `${PARTY_ROLE_WORDS[content.role]}: ${content.name}`;
+    case 'proof':
+      return $localize`Proof: ${content.name}`;
+    case 'taxCode':
+      return content.name;
+    case 'gate':
+      return $localize`What breaks a proof cannot be adopted`;
+    default:
+      return content satisfies never;
+  }
+};
