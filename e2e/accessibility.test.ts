@@ -120,6 +120,42 @@ const PLACES: readonly {
       ['entries from a file', 'bring-in', 'Drop a file here'],
     ] as const
   ).map(([name, place, sees]) => ({ name, at: `ledger/${place}`, sees })),
+  ...(
+    [
+      ['default accounts', 'defaults', 'Where amounts go by default'],
+      ['word rules and sales tax', 'rules', 'of the past year'],
+      ['bank lines', 'lines', 'Ask the bank'],
+      ['payouts', 'payouts', 'Ask the marketplace'],
+      ['proofs', 'proofs', '6 hold'],
+      ['a trace', 'trace', 'see where it lands'],
+    ] as const
+  ).map(([name, place, sees]) => ({ name, at: `routes/${place}`, sees })),
+  ...(
+    [
+      ['a rule that is typed', 'rules', 'New rule', 'Say which words it looks for.'],
+      ['a proof that is typed', 'proofs', 'New proof', 'Say what is put through.'],
+      ['a bank’s file', 'lines', 'From a file', 'Drop a file here'],
+    ] as const
+  ).map(([name, place, button, sees]) => ({
+    name,
+    at: `routes/${place}`,
+    sees: button,
+    then: async (maren: Bookkeeper) => {
+      await maren.tabTo(button);
+      await maren.press('Enter');
+      await maren.sees(sees);
+    },
+  })),
+  {
+    name: 'where a proof lands',
+    at: 'routes/proofs',
+    sees: '6 hold',
+    then: async (maren) => {
+      await maren.tabTo('Trace Rent counts');
+      await maren.press('Enter');
+      await maren.sees('Decided by');
+    },
+  },
   {
     name: 'an entry that is unfolded',
     at: 'ledger/journal',

@@ -85,7 +85,7 @@ describe('routes, by keyboard', () => {
     await ask('Ask the bank', 'HOLLOW LANE PROPERTIES RENT');
     await maren.sees('Rule “hollow lane”');
     await maren.sees('of it ');
-    await does('Post ');
+    await maren.press('Control+Enter');
     await maren.sees('lines posted.');
     await maren.sees('entry 6');
     await ask('Ask the bank', 'HOLLOW LANE PROPERTIES RENT');
@@ -97,7 +97,8 @@ describe('routes, by keyboard', () => {
     await into('Account for: DIRECT DEBIT LARKWING TELECOM', '6340');
     await does('Always: “direct debit larkwing”');
     await maren.sees('Rule “direct debit larkwing”');
-    await does('Post 1 line');
+    await maren.sees('Post 1 line');
+    await maren.press('Control+Enter');
     await maren.sees('1 line posted.');
   });
 
@@ -117,6 +118,7 @@ describe('routes, by keyboard', () => {
     await maren.type('hollow lane properties');
     await maren.sees('no line of the past year · 1 more goes by an earlier rule');
     await into('Goes to', '6390');
+    await does('Money out');
     await does('Keep');
     await maren.sees('never decides: an earlier rule takes all of it');
     await does('Drop contains “hollow lane properties”');
@@ -138,7 +140,8 @@ describe('routes, by keyboard', () => {
     await maren.press('Tab');
     await maren.seesNoMore('is no date');
     await maren.sees('Rule “fernhill fuel”');
-    await does('Post 2 lines');
+    await maren.sees('Post 2 lines');
+    await maren.press('Control+Enter');
     await maren.sees('2 lines posted.');
   });
 
@@ -146,7 +149,7 @@ describe('routes, by keyboard', () => {
     await command('payouts of a marketplace');
     await ask('Ask the marketplace', 'What it still holds');
     await maren.sees('of it not posted yet');
-    await does('Post ');
+    await maren.press('Control+Enter');
     await maren.sees('recorded by month');
     await maren.seesNoMore('ready');
     const amounts = await maren.page.$$eval('dl > *', (all) =>

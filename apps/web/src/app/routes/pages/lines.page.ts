@@ -59,6 +59,10 @@ type Filter = 'all' | LineState;
   providers: [LineTaking],
   templateUrl: './lines.page.html',
   styleUrl: './lines.page.css',
+  host: {
+    '(window:keydown.control.enter)': 'post($event)',
+    '(window:keydown.meta.enter)': 'post($event)',
+  },
 })
 export class LinesPage {
   private readonly api = inject(ApiService);
@@ -130,6 +134,13 @@ export class LinesPage {
       ? $localize`${posted} posted.`
       : $localize`${posted} posted, ${outcome.refused} refused: look at them again.`;
   });
+
+  /** Posts what is chosen, from wherever the keyboard is. */
+  protected post(event?: Event): void {
+    event?.preventDefault();
+    if (!this.rights.may('post') || this.taking.doing.busy()) return;
+    if (this.taking.chosen().length > 0) void this.taking.post();
+  }
 
   protected showMore(): void {
     this.most.update((most) => most + AT_ONCE);

@@ -19,6 +19,10 @@ import { PayoutTaking, type PayoutRow } from '../model/payout-taking';
   providers: [PayoutTaking],
   templateUrl: './payouts.page.html',
   styleUrl: './payouts.page.css',
+  host: {
+    '(window:keydown.control.enter)': 'post($event)',
+    '(window:keydown.meta.enter)': 'post($event)',
+  },
 })
 export class PayoutsPage {
   protected readonly rights = inject(Rights);
@@ -48,6 +52,13 @@ export class PayoutsPage {
   protected readonly untakenWords = computed(() =>
     (this.taking.explained()?.untaken ?? []).map(dateWords).join(', '),
   );
+
+  /** Posts what is ready, from wherever the keyboard is. */
+  protected post(event?: Event): void {
+    event?.preventDefault();
+    if (!this.rights.may('post') || this.taking.doing.busy()) return;
+    if (this.taking.ready().length > 0) void this.taking.post();
+  }
 
   protected faultsOf({ faults }: PayoutRow): readonly string[] {
     const context = this.reader.context();
