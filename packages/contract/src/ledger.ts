@@ -1,4 +1,5 @@
 import {
+  BANK_USES,
   COMMENT_LIMIT,
   ENTRY_SOURCES,
   FREQUENCIES,
@@ -345,6 +346,19 @@ export const JournalMemory = v.strictObject({
       }),
     ),
     v.maxLength(60),
+  ),
+  /** The same of lists of banks. */
+  bankLists: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          headings: v.pipe(v.array(Heading), v.maxLength(200)),
+          uses: v.pipe(v.array(v.nullable(v.picklist(BANK_USES))), v.maxLength(200)),
+        }),
+      ),
+      v.maxLength(60),
+    ),
+    [],
   ),
   /** By the key of a name, the account that it stands for. */
   accounts: v.pipe(v.record(textUpTo(300), Id), v.maxEntries(4000)),

@@ -36,7 +36,8 @@ const LineSource = v.picklist(LINE_SOURCES);
 /** An amount without its sign. */
 const Size = v.nullable(v.pipe(Amount, v.minValue(0, 'is below nothing')));
 
-const SampleSchema = mirrors<Sample>()(
+/** What a proof puts through the routes. */
+export const SampleSchema = mirrors<Sample>()(
   v.variant('by', [
     v.strictObject({ by: v.literal('line'), text: Words, amount: Amount, source: LineSource }),
     v.strictObject({ by: v.literal('purpose'), purpose: Purpose, partyId: v.nullable(Id) }),

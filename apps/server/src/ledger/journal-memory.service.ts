@@ -9,10 +9,12 @@ import type { Veiled } from '../charts/veiled';
 import { inTransactionOn, type Reader } from '../database/transaction';
 import { maybeMemory, upsertMemory } from './journal-memory.queries';
 
-const NOTHING: JournalMemory = { lists: [], accounts: {} };
+const NOTHING: JournalMemory = { lists: [], bankLists: [], accounts: {} };
 
-const kept = async (on: Reader, head: ChartHead): Promise<JournalMemory> =>
-  (await maybeMemory(on, head)) ?? NOTHING;
+const kept = async (on: Reader, head: ChartHead): Promise<JournalMemory> => ({
+  ...NOTHING,
+  ...(await maybeMemory(on, head)),
+});
 
 /** Names that stand for accounts which are hidden from the viewer, or only those of the others. */
 const accountsOf = (

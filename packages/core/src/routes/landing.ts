@@ -1,10 +1,10 @@
 import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
-import { nodesTo } from '../chart/queries';
+import { eachNode, nodesTo } from '../chart/queries';
 import { statementOfSection, type SectionCode, type StatementCode } from '../kinds/caption';
 import { sectionOf } from '../kinds/kinds';
 import type { ReturnLineChoice } from '../settings/return-form';
-import { returnFormOf, usualReturnLine, type Filer } from '../settings/return-forms';
+import { RETURN_FORMS, returnFormOf, usualReturnLine, type Filer } from '../settings/return-forms';
 
 /** Where what is posted on an account is shown: a place on a statement, and a line of the return. */
 export interface Landing {
@@ -34,4 +34,43 @@ export const landingOf = (chart: Chart, id: AccountId, filer: Filer): Landing | 
     returnLine: isOfForm ? (own ?? usual) : null,
     takesPostings: account.role === 'posting' && account.retiredOn === null,
   };
+};
+
+/** A line of a statement's section or of a return, and the accounts that land there. */
+export interface LandingLine<L> {
+  readonly line: L;
+  readonly accounts: readonly AccountId[];
+}
+
+/** Every line of the return on which accounts of a chart land, in the order of the form, with them. */
+export const returnLandings = (
+  chart: Chart,
+  filer: Filer,
+): readonly LandingLine<ReturnLineChoice>[] => {
+  const form = RETURN_FORMS[returnFormOf(filer)];
+  const found = new Map<string, { line: ReturnLineChoice; accounts: AccountId[] }>();
+  for (const { account } of eachNode(chart.roots)) {
+    if (account.role === 'heading') continue;
+    const line = landingOf(chart, account.id, filer)?.returnLine ?? null;
+    if (line === null) continue;
+    const key = `${line.line}\n${line.copy}`;
+    const known = found.get(key) ?? { line, accounts: [] };
+    known.accounts.push(account.id);
+    found.set(key, known);
+  }
+  const place = ({ line }: ReturnLineChoice): number =>
+    form?.lines.findIndex((one) => one.line === line) ?? 0;
+  return [...found.values()].toSorted(
+    (one, other) => place(one.line) - place(other.line) || one.line.copy - other.line.copy,
+  );
+};
+
+/** Every section of the statements in which accounts of a chart land, with them, in the order of the chart. */
+export const sectionLandings = (chart: Chart): readonly LandingLine<SectionCode>[] => {
+  const found = new Map<SectionCode, AccountId[]>();
+  for (const { account } of eachNode(chart.roots)) {
+    const section = account.role === 'heading' ? null : sectionOf(account.kind);
+    if (section !== null) found.set(section, [...(found.get(section) ?? []), account.id]);
+  }
+  return [...found].map(([line, accounts]) => ({ line, accounts }));
 };

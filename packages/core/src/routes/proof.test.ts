@@ -4,7 +4,7 @@ import { applyAll, invert } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import { aChart } from '../testing/a-chart';
 import { draws, randomChart, runDraws } from '../testing/random';
-import { landingOf } from './landing';
+import { landingOf, returnLandings, sectionLandings } from './landing';
 import { brokenBy, outcomeOfProof, traceOf, type Proposed } from './proof';
 import type { Expected, Proof, RouteContent, RouteItem, Sample } from './route-item';
 import { routesOf } from './routes';
@@ -84,6 +84,28 @@ describe('a trace', () => {
       path: ['6000', '6010'],
     });
     expect(landing?.returnLine?.form).toBe('scheduleC');
+  });
+});
+
+describe('lines, looked at from behind', () => {
+  it('are those of the return on which accounts land, in the order of the form, each with its accounts', () => {
+    const lines = returnLandings(CHART, FILER);
+    expect(lines.flatMap(({ accounts }) => accounts)).toEqual(
+      expect.arrayContaining(['4010', '5010', '6010', '6110']),
+    );
+    expect(lines[0]?.accounts).toEqual(['4010']);
+  });
+
+  it('are the sections of the statements, with every account that takes postings once', () => {
+    const sections = sectionLandings(CHART);
+    expect(sections.map(({ line }) => line)).toContain('operatingExpenses');
+    expect(sections.flatMap(({ accounts }) => accounts).toSorted()).toEqual([
+      '1010',
+      '4010',
+      '5010',
+      '6010',
+      '6110',
+    ]);
   });
 });
 

@@ -6,7 +6,7 @@ import { entryOfLine, entryOfLines, type DatedLine } from './line-entry';
 import { doneHere, offeredFor, PURPOSE_CODES } from './purpose';
 import type { RouteContent, RouteItem, WordRule } from './route-item';
 import { routeLine, routePurpose, type TakenLine } from './route-line';
-import { lostBetween, routesTo } from './route-uses';
+import { lostBetween, routesTo, standingsLost, standingsOn } from './route-uses';
 import { routesOf } from './routes';
 import { reportRules, wordsThatName } from './rule-report';
 import { netAndTax } from './sales-tax';
@@ -141,6 +141,24 @@ describe('a route of an account that changes', () => {
     expect(lostBetween(route, { before: CHART, after })).toEqual([
       { itemId: 'item-0', accountId: '6020' },
     ]);
+  });
+});
+
+describe('a standing entry', () => {
+  const rent = { name: 'Rent', entry: { lines: [{ accountId: '6010' }, { accountId: '1010' }] } };
+
+  it('is said to use its accounts, also those that stand for others by now', () => {
+    const after = changed({ type: 'merge', id: '6010', into: '6020', acrossKinds: false });
+    expect(standingsOn([rent], CHART, '6010')).toEqual([rent]);
+    expect(standingsOn([rent], after, '6020')).toEqual([rent]);
+    expect(standingsOn([rent], CHART, '6020')).toEqual([]);
+  });
+
+  it('is lost with an account that is retired, and not by a merge', () => {
+    const lost = (operation: Operation) =>
+      standingsLost([rent], { before: CHART, after: changed(operation) });
+    expect(lost({ type: 'retire', id: '6010', on: '2026-10-01' })).toEqual([rent]);
+    expect(lost({ type: 'merge', id: '6010', into: '6020', acrossKinds: false })).toEqual([]);
   });
 });
 

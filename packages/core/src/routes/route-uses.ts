@@ -41,3 +41,28 @@ export const lostBetween = (
   const known = new Set(lostOn(items, before).map(({ itemId }) => itemId));
   return lostOn(items, after).filter(({ itemId }) => !known.has(itemId));
 };
+
+/** What of a standing entry leads to accounts. */
+interface Standing {
+  readonly entry: { readonly lines: readonly { readonly accountId: AccountId | null }[] };
+}
+
+/** The standing entries that post on an account, also by way of accounts that were merged into it. */
+export const standingsOn = <S extends Standing>(
+  standings: readonly S[],
+  chart: Chart,
+  id: AccountId,
+): readonly S[] =>
+  standings.filter(({ entry }) =>
+    entry.lines.some(({ accountId }) => accountId !== null && standsFor(chart, accountId) === id),
+  );
+
+/** The standing entries that can be posted on one chart and not on another: an account of theirs is gone or takes none. */
+export const standingsLost = <S extends Standing>(
+  standings: readonly S[],
+  { before, after }: { readonly before: Chart; readonly after: Chart },
+): readonly S[] => {
+  const stands = (chart: Chart, { entry }: S): boolean =>
+    entry.lines.every(({ accountId }) => accountId === null || takes(chart, accountId, false));
+  return standings.filter((one) => stands(before, one) && !stands(after, one));
+};

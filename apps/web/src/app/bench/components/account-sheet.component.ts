@@ -20,6 +20,7 @@ import {
   resolvedSettings,
   routesTo,
   splitsOf,
+  standingsOn,
   planUnmerge,
   titleOf,
   usesOf,
@@ -186,11 +187,15 @@ export class AccountSheetComponent {
   private readonly routes = computed(() => {
     const currency = this.proposed.client()?.currency ?? 'USD';
     const id = this.account()?.id ?? '';
-    return routesTo(this.client.items(), this.proposed.chart(), id).map(({ content }) => ({
-      words: routeContentWords(content, currency),
-      title: '',
-      otherId: null,
-    }));
+    const chart = this.proposed.chart();
+    return [
+      ...routesTo(this.client.items(), chart, id).map(({ content }) =>
+        routeContentWords(content, currency),
+      ),
+      ...standingsOn(this.client.standings.value() ?? [], chart, id).map(
+        ({ name }) => $localize`Standing entry: ${name}`,
+      ),
+    ].map((words) => ({ words, title: '', otherId: null }));
   });
   protected readonly uses = computed(() => {
     const chart = this.proposed.chart();

@@ -49,7 +49,7 @@ export class JournalImport {
   private readonly reader = inject(BooksReader);
   private worker = this.started();
   private serial = 0;
-  private memory: JournalMemory = { lists: [], accounts: {} };
+  private memory: JournalMemory = { lists: [], bankLists: [], accounts: {} };
   private taken: ((entries: PostListRequest['entries']) => void) | null = null;
 
   readonly name = signal('');
@@ -145,6 +145,7 @@ export class JournalImport {
     const others = this.memory.lists.filter(({ headings }) => headingsKey(headings) !== key);
     const own = { headings: [...columns.headings], uses: [...columns.uses] };
     this.memory = {
+      ...this.memory,
       lists: columns.headings.length === 0 ? others : [own, ...others].slice(0, 60),
       accounts: { ...this.memory.accounts, ...Object.fromEntries(this.accounts()) },
     };

@@ -13,6 +13,7 @@ import { today } from '../../shared/dates/today';
 import { counted } from '../../shared/words/counted';
 import { FREQUENCY_WORDS } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
+import { ClientRoutes } from '../../workspace/model/client-routes';
 import { StandingFormComponent } from '../components/standing-form.component';
 import { BooksReader } from '../../workspace/model/books-reader';
 
@@ -29,6 +30,7 @@ const isAsked = ({ lines }: NewEntry): boolean => sidesOf(lines).debit === 0;
 })
 export class StandingPage {
   private readonly api = inject(ApiService);
+  private readonly routes = inject(ClientRoutes);
   protected readonly rights = inject(Rights);
   protected readonly reader = inject(BooksReader);
   readonly clientId = input.required<string>();
@@ -87,6 +89,7 @@ export class StandingPage {
   private async work(what: () => Promise<unknown>): Promise<boolean> {
     const done = await this.doing.run(what);
     this.standings.again();
+    this.routes.standings.again();
     return done;
   }
 }

@@ -14,9 +14,11 @@ import {
   type BankUse,
   type DatedLine,
   type DateOrder,
+  type LineSource,
 } from '@iunctus/core';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
+import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import {
   SourceChoiceComponent,
   type ChosenSource,
@@ -33,7 +35,7 @@ const SHOWN = 20;
 @Component({
   selector: 'iu-bank-file',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [OneOfComponent, PickComponent, SourceChoiceComponent],
+  imports: [OneOfComponent, PickComponent, ProblemNoteComponent, SourceChoiceComponent],
   providers: [BankFile],
   templateUrl: './bank-file.component.html',
   styleUrl: './bank-file.component.css',
@@ -42,6 +44,8 @@ export class BankFileComponent {
   protected readonly file = inject(BankFile);
   /** The account whose lines they are. */
   readonly accountId = input.required<AccountId>();
+  /** Whether the lines are those of a bank or of payouts. */
+  readonly source = input.required<LineSource>();
   /** The lines of the file, anew with each change; none once it is left. */
   readonly lines = output<readonly DatedLine[] | null>();
 
@@ -95,7 +99,7 @@ export class BankFileComponent {
     effect(() => {
       const [read, accountId] = [this.file.read(), this.accountId()];
       if (read === null) return this.lines.emit(null);
-      void this.file.linesAt(accountId).then((lines) => {
+      void this.file.linesAt(accountId, this.source()).then((lines) => {
         if (this.file.read() === read) this.lines.emit(lines);
       });
     });

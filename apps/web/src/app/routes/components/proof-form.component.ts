@@ -67,6 +67,8 @@ export class ProofFormComponent {
   protected readonly client = inject(ClientRoutes);
   /** What it begins with; `null` for a new one. */
   readonly proof = input.required<Proof | null>();
+  /** The sample of a new one. */
+  readonly begun = input<Sample | null>(null);
   readonly keep = output<Proof>();
   readonly leave = output();
 

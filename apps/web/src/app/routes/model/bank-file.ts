@@ -1,4 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { headingsKey, type JournalMemory } from '@iunctus/contract';
 import {
   readBankLines,
   recognizeBankList,
@@ -7,9 +8,13 @@ import {
   type BankUse,
   type DatedLine,
   type DateOrder,
+  type LineSource,
   type SourceRow,
 } from '@iunctus/core';
 import { LIMITS, type FileProblem, type Reading, type Sheet } from '@iunctus/exchange/reading';
+import { firstValueFrom } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { contentId } from '../../shared/files/content-id';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { createBankFileWorker } from '../workers/bank-file-worker.factory';
@@ -18,7 +23,9 @@ import { createBankFileWorker } from '../workers/bank-file-worker.factory';
 @Injectable()
 export class BankFile {
   private readonly reader = inject(BooksReader);
+  private readonly api = inject(ApiService);
   private worker: Worker | null = null;
+  private memory: JournalMemory | null = null;
 
   readonly name = signal('');
   readonly sheets = signal<readonly Sheet[] | null>(null);
@@ -26,6 +33,8 @@ export class BankFile {
   readonly columns = signal<BankColumns | null>(null);
   readonly order = signal<DateOrder | null>(null);
   readonly problem = signal<FileProblem | null>(null);
+  /** Why what the columns mean could not be kept. */
+  readonly notKept = signal<ApiProblem | null>(null);
   readonly busy = signal(false);
 
   /** What was put right, by row and column. */
@@ -61,6 +70,7 @@ export class BankFile {
     this.name.set(name);
     if (file.size > LIMITS.bytes) return this.problem.set({ code: 'tooLarge' });
     this.busy.set(true);
+    await this.recall();
     const bytes = new Uint8Array(await file.arrayBuffer());
     const worker = createBankFileWorker();
     this.worker = worker;
@@ -83,7 +93,38 @@ export class BankFile {
     this.sheet.set(sheet);
     this.order.set(null);
     this.mended.set(new Map());
-    this.columns.set(recognizeBankList(this.rows()));
+    this.columns.set(this.remembered(recognizeBankList(this.rows())));
+  }
+
+  /** What columns meant before. That it cannot be had keeps no file from being read. */
+  private async recall(): Promise<void> {
+    const asked = this.api.ask('journalMemory', { clientId: this.clientId() });
+    this.memory = await firstValueFrom(asked).catch(() => null);
+  }
+
+  /** The columns of a list that was taken before mean what they meant then. */
+  private remembered(columns: BankColumns): BankColumns {
+    const key = headingsKey(columns.headings);
+    const known = this.memory?.bankLists.find(({ headings }) => headingsKey(headings) === key);
+    if (columns.headings.length === 0 || known?.uses.length !== columns.uses.length) return columns;
+    return { ...columns, uses: known.uses };
+  }
+
+  /** Keeps what the columns of this list mean, for everybody who works on the client. */
+  private remember(): void {
+    const [columns, memory] = [this.columns(), this.memory];
+    if (columns === null || memory === null || columns.headings.length === 0) return;
+    const key = headingsKey(columns.headings);
+    const others = memory.bankLists.filter(({ headings }) => headingsKey(headings) !== key);
+    const own = { headings: [...columns.headings], uses: [...columns.uses] };
+    this.memory = { ...memory, bankLists: [own, ...others].slice(0, 60) };
+    this.api
+      .ask('keepJournalMemory', { clientId: this.clientId(), body: this.memory })
+      .subscribe({ error: (error: unknown) => this.notKept.set(problemOf(error)) });
+  }
+
+  private clientId(): string {
+    return this.reader.client()?.id ?? '';
   }
 
   /** A column is used otherwise; a use that another column had is free then, but for words. */
@@ -95,6 +136,7 @@ export class BankFile {
       return had === use && use !== 'text' ? null : had;
     });
     this.columns.set({ ...columns, uses });
+    this.remember();
   }
 
   /** A cell is put right. */
@@ -105,8 +147,8 @@ export class BankFile {
   }
 
   /** The lines of the file as those of an account, each under an id that follows from what stands in it. */
-  linesAt(accountId: AccountId): Promise<readonly DatedLine[]> {
-    const seed = `${this.reader.client()?.id ?? ''}\n${accountId}`;
+  linesAt(accountId: AccountId, source: LineSource): Promise<readonly DatedLine[]> {
+    const seed = `${this.clientId()}\n${accountId}`;
     return Promise.all(
       (this.read()?.lines ?? []).map(
         async ({ date, text, amount, fingerprint }): Promise<DatedLine> => ({
@@ -114,7 +156,7 @@ export class BankFile {
           date,
           text,
           amount,
-          source: 'bank',
+          source,
         }),
       ),
     );

@@ -60,6 +60,9 @@ export class LineTaking {
   readonly leftOut = signal<ReadonlySet<string>>(new Set());
   readonly doing = new Doing();
   readonly outcome = signal<LinesPosted | null>(null);
+  /** How far posting is: lines done of all; `null` while nothing is posted. */
+  readonly progress = signal<{ readonly done: number; readonly all: number } | null>(null);
+  private stopped = false;
 
   private readonly aside = reading(
     () => this.reader.client()?.id,
@@ -164,10 +167,12 @@ export class LineTaking {
   /** Posts the chosen lines, each once, whoever else does the same. */
   async post(): Promise<void> {
     const chosen = this.chosen();
+    this.stopped = false;
     const touched = new Set<AccountId>();
     let so: LinesPosted = { posted: 0, refused: 0 };
     await this.doing.run(async () => {
-      for (let from = 0; from < chosen.length; from += AT_ONCE) {
+      for (let from = 0; from < chosen.length && !this.stopped; from += AT_ONCE) {
+        this.progress.set({ done: from, all: chosen.length });
         const entries = chosen.slice(from, from + AT_ONCE).flatMap(({ line, entry }) => {
           if (entry === null || !isTypedSource(entry.source)) return [];
           for (const { accountId } of entry.lines) touched.add(accountId);
@@ -181,9 +186,15 @@ export class LineTaking {
         so = { posted: so.posted + posted, refused: so.refused + refused.length };
       }
     });
+    this.progress.set(null);
     this.reader.changed([...touched]);
     await this.doing.run(() => this.lookUp(this.lines() ?? []));
     this.outcome.set(so);
+  }
+
+  /** Posts no more; what was posted stays. */
+  stop(): void {
+    this.stopped = true;
   }
 
   private clientId(): string {

@@ -16,6 +16,7 @@ import {
   wordsThatName,
   type CalendarDate,
   type DatedLine,
+  type LineSource,
 } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { Rights } from '../../session/state/rights';
@@ -75,10 +76,9 @@ export class LinesPage {
   protected readonly asking = new Doing();
   /** Whether the bank did not answer. */
   protected readonly silent = signal(false);
+  private readonly told = computed(() => bankAccounts(this.reader.chart().roots));
   protected readonly accounts = computed<readonly PickOption[]>(() =>
-    bankAccounts(this.reader.chart().roots, ['bank', 'restrictedCash', 'cardPayable']).map(
-      (account) => ({ value: account.id, words: titleOf(account) }),
-    ),
+    this.told().map((account) => ({ value: account.id, words: titleOf(account) })),
   );
   protected readonly accountId = linkedSignal<string | null>(
     () => this.accounts()[0]?.value ?? null,
@@ -90,7 +90,12 @@ export class LinesPage {
     { value: 'bank', words: $localize`From the bank` },
     { value: 'file', words: $localize`From a file` },
   ];
-  protected readonly origin = signal<'bank' | 'file'>('bank');
+  private readonly wished = signal<'bank' | 'file'>('bank');
+  /** What a marketplace or processor holds is told by files alone here. */
+  protected readonly source = computed<LineSource>(() =>
+    this.told().find(({ id }) => id === this.accountId())?.kind === 'clearing' ? 'payout' : 'bank',
+  );
+  protected readonly origin = computed(() => (this.source() === 'payout' ? 'file' : this.wished()));
   protected readonly filter = signal<Filter>('all');
   /** The line that was sent somewhere last, of which a rule can be made. */
   private readonly taught = signal<string | null>(null);
@@ -147,7 +152,7 @@ export class LinesPage {
   }
 
   protected come(origin: 'bank' | 'file'): void {
-    this.origin.set(origin);
+    this.wished.set(origin);
     this.taking.leave();
   }
 

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { SampleSchema } from '@iunctus/contract';
+import * as v from 'valibot';
 import { RouterLink } from '@angular/router';
 import {
   knownAccount,
@@ -7,6 +18,7 @@ import {
   type OfferedProof,
   type Proof,
   type RouteItem,
+  type Sample,
 } from '@iunctus/core';
 import { Rights } from '../../session/state/rights';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -30,6 +42,15 @@ interface Row {
   readonly since: string;
 }
 
+const sampleIn = (text: string | undefined): Sample | null => {
+  try {
+    const read = v.safeParse(SampleSchema, JSON.parse(text ?? 'null'));
+    return read.success ? read.output : null;
+  } catch {
+    return null;
+  }
+};
+
 /** Sample transactions and where each must land, held against the chart as proposed. */
 @Component({
   selector: 'iu-proofs-page',
@@ -48,6 +69,16 @@ export class ProofsPage {
   protected readonly open = signal<{ readonly id: string; readonly proof: Proof | null } | null>(
     null,
   );
+
+  /** A sample of which a proof is to be made, as a trace hands it over. */
+  readonly of = input<string>();
+  protected readonly begun = computed(() => sampleIn(this.of()));
+
+  constructor() {
+    effect(() => {
+      if (this.begun() !== null) untracked(() => this.begin());
+    });
+  }
 
   private readonly broken = computed(
     () => new Map(this.engine.proofs().broken.map((one) => [one.proofId, one])),

@@ -8,8 +8,11 @@ import {
   signal,
 } from '@angular/core';
 import { traceOf, type Chart, type Sample, type Trace } from '@iunctus/core';
+import { RouterLink } from '@angular/router';
+import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ClientRoutes } from '../../workspace/model/client-routes';
+import { LandingBackComponent } from '../components/landing-back.component';
 import { SampleFormComponent } from '../components/sample-form.component';
 import { TracedPathComponent } from '../components/traced-path.component';
 
@@ -22,7 +25,7 @@ interface Way {
 @Component({
   selector: 'iu-trace-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SampleFormComponent, TracedPathComponent],
+  imports: [LandingBackComponent, RouterLink, SampleFormComponent, TracedPathComponent],
   template: `
     <iu-sample-form [chart]="chart()" [sample]="begun()" (changed)="sample.set($event)" />
     @if (sample(); as one) {
@@ -35,6 +38,11 @@ interface Way {
       }
       @if (after(); as way) {
         <iu-traced-path [sample]="one" [trace]="way.trace" [chart]="way.chart" />
+        @if (rights.may('change')) {
+          <a i18n class="button small" routerLink="../proofs" [queryParams]="{ of: asText() }"
+            >Make a proof of it</a
+          >
+        }
       }
     } @else {
       <p i18n class="muted">
@@ -42,6 +50,7 @@ interface Way {
         which rule, on which account, on which line of the statement and of the return.
       </p>
     }
+    <iu-landing-back />
   `,
   styles: `
     :host {
@@ -51,11 +60,15 @@ interface Way {
     h2 {
       font-size: 17px;
     }
+    .button {
+      justify-self: start;
+    }
   `,
 })
 export class TracePage {
   private readonly proposed = inject(ProposedChart);
   private readonly client = inject(ClientRoutes);
+  protected readonly rights = inject(Rights);
   /** The account with which it begins. */
   readonly account = input<string>();
   /** The proof whose sample it begins with. */
@@ -74,6 +87,8 @@ export class TracePage {
   protected readonly differs = computed(
     () => JSON.stringify(this.before()?.trace) !== JSON.stringify(this.after()?.trace),
   );
+
+  protected readonly asText = computed(() => JSON.stringify(this.sample()));
 
   private wayOn(chart: Chart): Way | null {
     const [sample, filer] = [this.sample(), this.client.filer()];

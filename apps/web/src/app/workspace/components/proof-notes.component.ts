@@ -4,6 +4,7 @@ import {
   brokenBy,
   knownAccount,
   lostBetween,
+  standingsLost,
   titleOf,
   type BrokenProof,
   type ProposalStep,
@@ -19,7 +20,7 @@ import { ProposedChart } from '../model/proposed-chart';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (notes().length > 0) {
-      <h3 i18n>What it breaks of the routes</h3>
+      <h3 i18n>What it breaks of routes and standing entries</h3>
       <ul>
         @for (note of notes(); track note) {
           <li>{{ note }}</li>
@@ -49,7 +50,7 @@ export class ProofNotesComponent {
   });
   protected readonly notes = computed<readonly string[]>(() => {
     const filer = this.client.filer();
-    if (filer === null || this.client.items().length === 0) return [];
+    if (filer === null) return [];
     const base = this.proposed.base();
     const { operations, chart } = this.after();
     const routes = this.client.routes();
@@ -58,6 +59,9 @@ export class ProofNotesComponent {
     return [
       ...broken.filter(({ since }) => since !== null).map((one) => this.brokenWords(one)),
       ...lost.map(({ accountId }) => this.lostWords(accountId)),
+      ...standingsLost(this.client.standings.value() ?? [], { before: base, after: chart }).map(
+        ({ name }) => $localize`The standing entry “${name}” is left without an account.`,
+      ),
     ];
   });
 

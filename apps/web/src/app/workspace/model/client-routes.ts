@@ -19,6 +19,11 @@ export class ClientRoutes {
     () => (this.proposed.ready() ? this.proposed.client()?.id : undefined),
     (clientId) => this.api.ask('routes', { clientId }),
   );
+  /** Entries that come again and again: they lead to accounts as well. */
+  readonly standings = reading(
+    () => (this.proposed.ready() ? this.proposed.client()?.id : undefined),
+    (clientId) => this.api.ask('standings', { clientId }),
+  );
   readonly items = computed(() => this.reading.value() ?? NONE);
   readonly routes = computed(() =>
     this.items().length === 0 ? NO_ROUTES : routesOf(this.items()),
