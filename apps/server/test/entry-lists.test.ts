@@ -8,6 +8,7 @@ import {
   type BookedChartRecord,
 } from '@iunctus/core';
 import { readFile } from '@iunctus/exchange/reading';
+import { parse } from 'csv-parse/sync';
 import { randomUUID } from 'node:crypto';
 import {
   benchChart,
@@ -86,6 +87,30 @@ describe('lists of entries', () => {
       ids: [known.id, randomUUID()],
     });
     expect(body.map((one) => one.id)).toEqual([known.id]);
+  });
+
+  it('taken out with what closes the year: its income and costs come to nothing, and stay so in the books', async () => {
+    const journalAt = async (format: string) => {
+      const query = 'first=2025-07&last=2026-06';
+      const address = `${server.base}/api${base}/exports/${format}?${query}`;
+      const response = await fetch(address, { headers: { cookie: maren.cookie } });
+      return parse(Buffer.from(await response.arrayBuffer()), {
+        bom: true,
+        columns: true,
+      }) as Record<string, string>[];
+    };
+    const closed = await journalAt('journal-closed');
+    const ofYear = new Map<string, number>();
+    for (const row of closed) {
+      const amount = Math.round((Number(row['Debit']) - Number(row['Credit'])) * 100);
+      const account = row['Account'] ?? '';
+      if (/^[4-7]/.test(account)) ofYear.set(account, (ofYear.get(account) ?? 0) + amount);
+    }
+    expect(ofYear.size).toBeGreaterThan(10);
+    expect([...ofYear.values()].filter((amount) => amount !== 0)).toEqual([]);
+    const added = closed.filter((row) => row['Source'] === 'closing');
+    expect(added.at(-1)).toMatchObject({ Account: '3050', Date: '2026-06-30' });
+    expect(await journalAt('journal')).toHaveLength(closed.length - added.length);
   });
 
   it('taken out as a journal are read back as they stand in the books, entry by entry', async () => {

@@ -70,6 +70,7 @@ export * from './planning/plan-opening-account';
 export * from './outline/read-outline';
 export * from './outline/plan-outline';
 export * from './ledger/amounts';
+export * from './ledger/closing';
 export * from './statements/layout';
 export * from './statements/statement';
 export { buildStatement, type StatementSource } from './statements/build';

@@ -4,9 +4,10 @@ import { fieldBetween, plainAmount } from './csv';
 
 /** An entry on its way out; amounts are debit-positive minor units of the books' currency. */
 export interface JournalFileEntry {
-  readonly number: number;
+  /** Its number in the books; `null` for an entry that is not in them. */
+  readonly number: number | null;
   readonly date: string;
-  readonly source: EntrySource;
+  readonly source: EntrySource | 'closing';
   readonly comment: string;
   readonly lines: readonly EntryLine[];
 }
@@ -38,7 +39,7 @@ const lineOf = (
   const { foreign } = line;
   return [
     date,
-    String(number),
+    field(number === null ? comment : String(number)),
     source,
     field(account?.number ?? ''),
     field(account?.name ?? ''),

@@ -49,7 +49,7 @@ export const handedOutBy = ({ practice, client }: Taken): { author: string; pape
 });
 
 /** The amounts of a period over the chart. */
-const rollUpOf = async (
+export const rollUpOf = async (
   { pool, viewer, client }: Taken,
   { first, last }: Period,
 ): Promise<RollUp> => {

@@ -7,6 +7,7 @@ import {
   writeAuditBalances,
   writeAuditXml,
   writeCsv,
+  type JournalFileEntry,
   writeJournal,
   writeJson,
   writePrintedChart,
@@ -25,6 +26,7 @@ import { allEntriesOf } from '../ledger/journal.service';
 import { problem } from '../problems/problem';
 import { listRevisions } from '../revisions/revisions.service';
 import { auditRowsOf } from './audit-rows';
+import { closingsOf } from './closings';
 import { adoptedChart, handedOutBy, tableOf, type Taken } from './export-source';
 import { returnFileOf, returnPartsOf } from './return-parts';
 
@@ -35,6 +37,7 @@ export const EXPORT_FORMATS = [
   'json',
   'pdf',
   'journal',
+  'journal-closed',
   'audit-file',
   'audit-accounts',
   'audit-balances',
@@ -60,6 +63,7 @@ const FILES: Readonly<Record<ExportFormat, readonly [name: string, type: string]
   json: ['chart of accounts.json', JSON_TYPE],
   pdf: ['chart of accounts.pdf', 'application/pdf'],
   journal: ['journal.csv', 'text/csv; charset=utf-8'],
+  'journal-closed': ['journal with closing entries.csv', 'text/csv; charset=utf-8'],
   'audit-file': ['audit file.xml', 'application/xml; charset=utf-8'],
   'audit-accounts': ['audit accounts.txt', 'text/plain; charset=utf-8'],
   'audit-balances': ['audit balances.txt', 'text/plain; charset=utf-8'],
@@ -120,13 +124,17 @@ const printed = async (taken: Taken, { query, today }: Asked): Promise<Uint8Arra
 const journalFile = async (
   { pool, viewer, client, chart }: Taken,
   period: Period | null,
+  closings: readonly JournalFileEntry[] = [],
 ): Promise<string> => {
   const days = {
     first: period === null ? null : firstDayOf(period.first),
     last: period === null ? null : lastDayOf(period.last),
   };
   const entries = await allEntriesOf(pool, viewer, { clientId: client.id, ...days });
-  return writeJournal(entries, chart, client.currency);
+  const all: JournalFileEntry[] = [...entries, ...closings];
+  // What closes a year stands behind all else of its last day.
+  all.sort((one, other) => (one.date === other.date ? 0 : one.date < other.date ? -1 : 1));
+  return writeJournal(all, chart, client.currency);
 };
 
 const content = async (taken: Taken, asked: Asked): Promise<Exported['content']> => {
@@ -152,6 +160,12 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
       return printed(taken, asked);
     case 'journal':
       return journalFile(taken, periodIn(query));
+    case 'journal-closed':
+      return journalFile(
+        taken,
+        periodIn(query),
+        await closingsOf(taken, periodOf(query), asked.today),
+      );
     case 'return':
       return writeReturnWorkbook(await returnPartsOf(taken, periodOf(query)));
     case 'return-file':

@@ -55,6 +55,13 @@ const BOOKS_OFFERS: readonly ExportOffer[] = [
     sentence: $localize`Every entry of the period line by line, as the ledger takes it in again.`,
     amounts: 'period',
   },
+  {
+    format: 'journal-closed',
+    name: $localize`Journal with closing entries`,
+    kind: 'CSV',
+    sentence: $localize`The same, with an entry at the end of each fiscal year that is over, which brings its result to retained earnings: for programs that want one. Here the statements do so by themselves.`,
+    amounts: 'year',
+  },
 ];
 
 const AUDIT_OFFERS: readonly ExportOffer[] = [
