@@ -22,15 +22,6 @@ describe('the ledger, by keyboard', () => {
     await application.stop();
   });
 
-  const command = async (words: string): Promise<void> => {
-    await maren.press('Control+k');
-    await maren.page.waitForSelector('#command-field:focus');
-    await maren.type(words);
-    await maren.press('Enter');
-    await maren.page.waitForFunction(
-      () => document.querySelector<HTMLInputElement>('#command-field')?.value === '',
-    );
-  };
   const isAt = (cell: string, who = maren) =>
     who.page.waitForFunction(
       (wanted) =>
@@ -62,7 +53,7 @@ describe('the ledger, by keyboard', () => {
   };
 
   it('takes an entry: short dates, accounts by part of their name, the missing amount', async () => {
-    await command('new journal entry');
+    await maren.command('new journal entry');
     await typeEntry(['20 nov', 'Apples of November'], ['rent', '450+450', '1010']);
     await maren.sees('Balanced');
     await maren.press('Control+Enter');
@@ -79,13 +70,13 @@ describe('the ledger, by keyboard', () => {
         () => document.querySelector<HTMLInputElement>('.comment input')?.value === '',
       );
     }
-    await command('go to the ledger');
+    await maren.command('go to the ledger');
     await maren.sees('Errand 10');
     await maren.sees('Errand 1');
   });
 
   it('says at the line why an entry cannot be posted, and goes there', async () => {
-    await command('new journal entry');
+    await maren.command('new journal entry');
     await typeEntry(['today', 'On a heading'], ['6100', '5', 'till']);
     await maren.press('Control+Enter');
     await maren.sees('This is a heading and takes no postings');
@@ -116,7 +107,7 @@ describe('the ledger, by keyboard', () => {
 
   it('keeps what is half typed, and offers it in the journal', async () => {
     await maren.sees('Draft kept');
-    await command('go to the ledger');
+    await maren.command('go to the ledger');
     await maren.sees('Half typed');
     await maren.sees('On a heading');
     await maren.tabTo('Go on');
@@ -129,7 +120,7 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('opens an account of the chart line by line, and an entry from there', async () => {
-    await command('go to the chart');
+    await maren.command('go to the chart');
     await maren.hasChart();
     await maren.press('2');
     await maren.goTo('6110');
@@ -165,7 +156,7 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('offers a standing entry on its days, posts those that are due, and remembers one that is skipped', async () => {
-    await command('standing entries that come again');
+    await maren.command('standing entries that come again');
     await maren.tabTo('New standing entry');
     await maren.press('Enter');
     await maren.tabTo('Name');
@@ -185,7 +176,7 @@ describe('the ledger, by keyboard', () => {
     await maren.tabTo('Keep');
     await maren.press('Enter');
     await maren.sees('due');
-    await command('go to the ledger');
+    await maren.command('go to the ledger');
     await maren.sees('Post 3 due entries');
     await maren.tabTo('Skip');
     await maren.press('Enter');
@@ -193,13 +184,13 @@ describe('the ledger, by keyboard', () => {
     await maren.tabTo('Post 2 due entries');
     await maren.press('Enter');
     await maren.seesNoMore('due entries');
-    await command('standing entries that come again');
+    await maren.command('standing entries that come again');
     await maren.sees('Posted 2 times');
     await maren.sees('skipped 1 Sep 2026');
   });
 
   it('posts opening balances, their difference said', async () => {
-    await command('type opening balances');
+    await maren.command('type opening balances');
     await maren.sees('Together');
     await maren.sees('Nothing differs from the books.');
     await maren.tabTo('Debit of 1060');
@@ -217,11 +208,11 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('shows on the chart and the statement at once what was posted, and that a till is overdrawn', async () => {
-    await command('new journal entry');
+    await maren.command('new journal entry');
     await typeEntry(['31 oct', 'More than there is'], ['6130', '99999', 'till']);
     await maren.press('Control+Enter');
     await maren.sees('Posted.');
-    await command('go to the chart');
+    await maren.command('go to the chart');
     await maren.hasChart();
     await maren.goTo('1060');
     await maren.page.waitForFunction(
@@ -233,7 +224,7 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('begins an entry from another one as its pattern', async () => {
-    await command('go to the ledger');
+    await maren.command('go to the ledger');
     await maren.sees('More than there is');
     await maren.page.focus('.entry-head');
     await maren.press('ArrowDown', 'Enter');
@@ -251,13 +242,13 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('locks what was handed over: nothing is posted there any more', async () => {
-    await command('lock the books through');
+    await maren.command('lock the books through');
     await maren.sees('No period is locked.');
     await maren.tabTo('Why');
     await maren.type('sent to the bank');
     await maren.press('Enter');
     await maren.sees('Everything through');
-    await command('new journal entry');
+    await maren.command('new journal entry');
     await typeEntry(['3 oct', 'Too late'], ['rent', '5', '1010']);
     await maren.sees('The books are locked through');
     await maren.press('Control+Enter');
@@ -268,7 +259,7 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('loses nothing of an entry when the server is away and the page is closed', async () => {
-    await command('new journal entry');
+    await maren.command('new journal entry');
     await beginsAtDate();
     await application.end();
     await maren.press('Tab', 'Tab');

@@ -135,6 +135,23 @@ export class Bookkeeper {
     throw new Error(`nothing in reach of the Tab key is called “${words}”`);
   }
 
+  /** Does what the command field finds first for some words. */
+  async command(words: string): Promise<void> {
+    await this.press('Control+k');
+    await this.page.waitForSelector('#command-field:focus');
+    await this.type(words);
+    await this.press('Enter');
+    await this.page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('#command-field')?.value === '',
+    );
+  }
+
+  /** Reaches something by Tab and does it. */
+  async does(words: string): Promise<void> {
+    await this.tabTo(words);
+    await this.press('Enter');
+  }
+
   /** Opens a client from the list by Tab and Enter, and waits for what it shows. */
   async openClient(name: string): Promise<void> {
     await this.sees(name);

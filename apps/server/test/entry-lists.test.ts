@@ -94,10 +94,10 @@ describe('lists of entries', () => {
       const query = 'first=2025-07&last=2026-06';
       const address = `${server.base}/api${base}/exports/${format}?${query}`;
       const response = await fetch(address, { headers: { cookie: maren.cookie } });
-      return parse(Buffer.from(await response.arrayBuffer()), {
+      return parse<Record<string, string>>(Buffer.from(await response.arrayBuffer()), {
         bom: true,
         columns: true,
-      }) as Record<string, string>[];
+      });
     };
     const closed = await journalAt('journal-closed');
     const ofYear = new Map<string, number>();

@@ -2,6 +2,7 @@ import type { Dimension } from '../dimensions/dimension';
 import { plainHeading } from '../importing/column-words';
 import { isAmount, share } from '../importing/columns';
 import type { SourceRow } from '../importing/source';
+import { columnsBy, type ColumnsBy } from './columns-by';
 import { isListedDate } from './listed-date';
 
 /** What a column of a list of entries says of its lines. A dimension’s column says which value a line carries. */
@@ -19,13 +20,7 @@ export const JOURNAL_USES = [
 export type JournalUse = (typeof JOURNAL_USES)[number] | `value/${string}`;
 
 /** What was made of the columns of a list of entries. */
-export interface JournalColumns {
-  /** The line of the headings; `null` where the list has none. */
-  readonly headingLine: number | null;
-  readonly headings: readonly string[];
-  /** What each column is used for; `null` where it is passed over. */
-  readonly uses: readonly (JournalUse | null)[];
-}
+export type JournalColumns = ColumnsBy<JournalUse>;
 
 /** What columns are headed with in lists of entries. Usage of the trade: common practice, no source. */
 const HEADED: Readonly<Record<(typeof JOURNAL_USES)[number], string>> = {
@@ -77,10 +72,6 @@ const once = (uses: readonly (JournalUse | null)[]): (JournalUse | null)[] => {
   });
 };
 
-/** How many rows are looked at to find the headings, and to see what a column holds. */
-const HEAD = 25;
-const SAMPLE = 200;
-
 /** What a column without a heading holds by its content; `isAccount` knows what names an account. */
 const byContent = (
   texts: readonly string[],
@@ -109,26 +100,9 @@ export const recognizeJournal = (
     readonly isAccount: (text: string) => boolean;
   },
 ): JournalColumns => {
-  const named = (row: SourceRow): number =>
-    new Set(row.cells.flatMap((cell) => useOf(cell, known.dimensions) ?? [])).size;
-  const best = rows
-    .slice(0, HEAD)
-    .reduce<SourceRow | null>(
-      (so, row) => (named(row) > (so === null ? 1 : named(so)) ? row : so),
-      null,
-    );
-  const width = rows.reduce((most, { cells }) => Math.max(most, cells.length), 0);
-  const below = rows.filter(({ line }) => best === null || line > best.line).slice(0, SAMPLE);
-  const uses = Array.from({ length: width }, (_one, column): JournalUse | null => {
-    if (best !== null) return useOf(best.cells[column] ?? '', known.dimensions);
-    const texts = below
-      .map(({ cells }) => (cells[column] ?? '').trim())
-      .filter((text) => text !== '');
-    return byContent(texts, known.isAccount);
+  const found = columnsBy<JournalUse>(rows, {
+    useOf: (heading) => useOf(heading, known.dimensions),
+    byContent: (texts) => byContent(texts, known.isAccount),
   });
-  return {
-    headingLine: best?.line ?? null,
-    headings: best === null ? [] : best.cells.map((cell) => cell.trim()),
-    uses: once(sided(uses)),
-  };
+  return { ...found, uses: once(sided(found.uses)) };
 };

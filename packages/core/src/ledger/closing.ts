@@ -14,7 +14,7 @@ export interface ClosingLine {
 /**
  * The entry that closes a fiscal year for whoever wants one: it takes the year's change of every account of the profit and
  * loss back, and brings their sum, the result, to retained earnings. `rollUp` ends with the year. Statements need none:
- * they reckon the result by themselves. Empty where nothing is to be closed, or no account keeps earnings.
+ * they have the result of themselves. Empty where nothing is to be closed, or no account keeps earnings.
  */
 export const closingLines = (chart: Chart, rollUp: RollUp): readonly ClosingLine[] => {
   const nodes = [...eachNode(chart.roots)];

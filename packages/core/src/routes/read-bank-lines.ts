@@ -4,6 +4,7 @@ import { decimalSignOf, readListedAmount } from '../importing/amounts';
 import { plainHeading } from '../importing/column-words';
 import { isAmount, share } from '../importing/columns';
 import type { SourceRow } from '../importing/source';
+import { columnsBy, type ColumnsBy } from '../journals/columns-by';
 import { dateOrderIn, isListedDate, readListedDate } from '../journals/listed-date';
 import { AMOUNT_LIMIT, type Minor } from '../money/minor';
 
@@ -37,17 +38,8 @@ const useOf = (heading: string): BankUse | null => {
   return EXACT.get(key) ?? HELD.find(([held]) => held.test(key))?.[1] ?? null;
 };
 
-/** How many rows are looked at to find the headings, and to see what a column holds. */
-const HEAD = 25;
-const SAMPLE = 200;
-
 /** What was made of the columns of a bank's list. */
-export interface BankColumns {
-  /** The line of the headings; `null` where the list has none. */
-  readonly headingLine: number | null;
-  readonly headings: readonly string[];
-  readonly uses: readonly (BankUse | null)[];
-}
+export type BankColumns = ColumnsBy<BankUse>;
 
 /** Each use once, but words, which may stand in several columns. */
 const once = (uses: readonly (BankUse | null)[]): (BankUse | null)[] => {
@@ -67,27 +59,8 @@ const byContent = (texts: readonly string[]): BankUse | null => {
 
 /** What the columns of a bank's list seem to be, by their headings or else by what is in them. */
 export const recognizeBankList = (rows: readonly SourceRow[]): BankColumns => {
-  const named = ({ cells }: SourceRow): number =>
-    new Set(cells.map(useOf).filter((use) => use !== null)).size;
-  const best = rows
-    .slice(0, HEAD)
-    .reduce<SourceRow | null>(
-      (so, row) => (named(row) > (so === null ? 1 : named(so)) ? row : so),
-      null,
-    );
-  const width = rows.reduce((most, { cells }) => Math.max(most, cells.length), 0);
-  const below = rows.filter(({ line }) => best === null || line > best.line).slice(0, SAMPLE);
-  const uses = Array.from({ length: width }, (_one, column): BankUse | null => {
-    if (best !== null) return useOf(best.cells[column] ?? '');
-    return byContent(
-      below.map(({ cells }) => (cells[column] ?? '').trim()).filter((text) => text !== ''),
-    );
-  });
-  return {
-    headingLine: best?.line ?? null,
-    headings: best === null ? [] : best.cells.map((cell) => cell.trim()),
-    uses: once(uses),
-  };
+  const found = columnsBy<BankUse>(rows, { useOf, byContent });
+  return { ...found, uses: once(found.uses) };
 };
 
 /** A cell that cannot be read, and the rule that it breaks. */

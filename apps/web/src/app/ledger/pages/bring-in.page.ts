@@ -9,6 +9,7 @@ import {
   type JournalUse,
   type TypedSource,
 } from '@iunctus/core';
+import { ColumnUsesComponent, type ColumnUse } from '../../shared/components/column-uses.component';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -33,6 +34,7 @@ import type { FaultyEntry } from '../workers/journal-messages';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AccountChoiceComponent,
+    ColumnUsesComponent,
     OneOfComponent,
     PickComponent,
     ProblemNoteComponent,
@@ -91,11 +93,7 @@ export class BringInPage {
     void this.list.read(name, blob);
   }
 
-  protected cellsOf(cells: readonly string[]): readonly string[] {
-    return (this.list.columns()?.uses ?? []).map((_use, column) => cells[column] ?? '');
-  }
-
-  protected chooseUse(column: number, use: JournalUse | ''): void {
+  protected chooseUse({ column, use }: ColumnUse<JournalUse>): void {
     this.list.use(column, use === '' ? null : use);
   }
 

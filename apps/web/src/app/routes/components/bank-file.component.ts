@@ -16,6 +16,7 @@ import {
   type DateOrder,
   type LineSource,
 } from '@iunctus/core';
+import { ColumnUsesComponent, type ColumnUse } from '../../shared/components/column-uses.component';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
@@ -35,7 +36,13 @@ const SHOWN = 20;
 @Component({
   selector: 'iu-bank-file',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [OneOfComponent, PickComponent, ProblemNoteComponent, SourceChoiceComponent],
+  imports: [
+    ColumnUsesComponent,
+    OneOfComponent,
+    PickComponent,
+    ProblemNoteComponent,
+    SourceChoiceComponent,
+  ],
   providers: [BankFile],
   templateUrl: './bank-file.component.html',
   styleUrl: './bank-file.component.css',
@@ -70,16 +77,11 @@ export class BankFileComponent {
     })),
   );
   protected readonly head = computed(() => {
-    const columns = this.file.columns();
-    const heading = columns?.headingLine ?? 0;
+    const heading = this.file.columns()?.headingLine ?? 0;
     return this.file
       .rows()
       .filter(({ line }) => line > heading)
-      .slice(0, HEAD)
-      .map(({ line, cells }) => ({
-        line,
-        cells: (columns?.uses ?? []).map((_use, at) => cells[at] ?? ''),
-      }));
+      .slice(0, HEAD);
   });
   protected readonly lacks = computed(() => {
     const uses = this.file.columns()?.uses ?? [];
@@ -109,7 +111,7 @@ export class BankFileComponent {
     void this.file.take(name, blob);
   }
 
-  protected chooseUse(column: number, use: BankUse | ''): void {
+  protected chooseUse({ column, use }: ColumnUse<BankUse>): void {
     this.file.use(column, use === '' ? null : use);
   }
 }

@@ -8,6 +8,7 @@ import {
   type PartyRole,
 } from '@iunctus/core';
 import { Rights } from '../../session/state/rights';
+import { RowActionsComponent } from '../../shared/components/row-actions.component';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { PARTY_ROLE_WORDS } from '../../shared/words/route-words';
@@ -21,7 +22,7 @@ const NEW: Party = { type: 'party', role: 'customer', name: '', saleId: null, pu
 @Component({
   selector: 'iu-parties',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AccountChoiceComponent, OneOfComponent, TextFieldComponent],
+  imports: [AccountChoiceComponent, OneOfComponent, RowActionsComponent, TextFieldComponent],
   templateUrl: './parties.component.html',
   styleUrl: './parties.component.css',
 })

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { isTaxRate, netAndTax, ROUTE_LIMITS, type TaxCode } from '@iunctus/core';
 import { Rights } from '../../session/state/rights';
+import { RowActionsComponent } from '../../shared/components/row-actions.component';
 import { TextFieldComponent } from '../../shared/components/text-field.component';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
@@ -14,7 +15,7 @@ const EXAMPLE = 100_00;
 @Component({
   selector: 'iu-tax-rates',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [TextFieldComponent],
+  imports: [RowActionsComponent, TextFieldComponent],
   templateUrl: './tax-rates.component.html',
   styleUrl: './parties.component.css',
 })

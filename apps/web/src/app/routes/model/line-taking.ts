@@ -9,6 +9,7 @@ import {
   type NewEntry,
   type PlacedFault,
   type Routed,
+  type TaxCode,
 } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
@@ -34,6 +35,8 @@ export interface TakenRow {
   /** The number of the entry that it is posted as; `null` while it is not. */
   readonly number: number | null;
 }
+
+type RoutedLine = Omit<TakenRow, 'state' | 'number'>;
 
 /** What became of posting. */
 export interface LinesPosted {
@@ -70,41 +73,52 @@ export class LineTaking {
   );
   private readonly asideIds = computed(() => new Set(this.aside.value() ?? []));
 
-  readonly rows = computed<readonly TakenRow[]>(() =>
-    (this.lines() ?? []).map((line) => this.rowOf(line)),
-  );
+  /** The lines as the routes have them, whatever is said by hand: anew with the lines, the routes and the chart alone. */
+  private readonly routed = computed<readonly RoutedLine[]>(() => {
+    const context = { chart: this.reader.chart(), routes: this.client.routes() };
+    return (this.lines() ?? []).map((line) => {
+      const routed = routeLine(line, context);
+      const target = { accountId: routed.accountId, taxCode: this.taxOf(routed) };
+      return { line, routed, byHand: false, ...this.entryOf(line, target) };
+    });
+  });
+  readonly rows = computed<readonly TakenRow[]>(() => {
+    const [sent, known] = [this.sent(), this.known()];
+    return this.routed().map((one): TakenRow => {
+      const accountId = sent.get(one.line.id);
+      const row =
+        accountId === undefined
+          ? one
+          : { ...one, byHand: true, ...this.entryOf(one.line, { accountId, taxCode: null }) };
+      const number = known.get(one.line.id) ?? null;
+      return { ...row, number, state: this.stateOf(row, number) };
+    });
+  });
   readonly chosen = computed(() =>
     this.rows().filter(({ state, line }) => state === 'ready' && !this.leftOut().has(line.id)),
   );
 
-  private rowOf(line: DatedLine): TakenRow {
-    const context = { chart: this.reader.chart(), routes: this.client.routes() };
-    const routed = routeLine(line, context);
-    const byHand = this.sent().get(line.id);
-    const accountId = byHand ?? routed.accountId;
-    const number = this.known().get(line.id) ?? null;
+  /** The entry of a line that goes to an account, and what keeps it from being posted. */
+  private entryOf(
+    line: DatedLine,
+    {
+      accountId,
+      taxCode,
+    }: { readonly accountId: AccountId | null; readonly taxCode: TaxCode | null },
+  ): Pick<TakenRow, 'accountId' | 'entry' | 'faults'> {
     const atId = this.atId();
-    const entry =
-      accountId === null || atId === null
-        ? null
-        : entryOfLine(
-            line,
-            { atId, accountId, taxCode: byHand === undefined ? this.taxOf(routed) : null },
-            context,
-          );
-    const faults =
-      entry === null || number !== null
-        ? []
-        : checkEntry({ chart: context.chart, books: this.reader.books(), entry, byHand: false });
-    const row = { line, routed, accountId, byHand: byHand !== undefined, entry, faults, number };
-    return { ...row, state: this.stateOf(row) };
+    if (accountId === null || atId === null) return { accountId, entry: null, faults: [] };
+    const context = { chart: this.reader.chart(), routes: this.client.routes() };
+    const entry = entryOfLine(line, { atId, accountId, taxCode }, context);
+    const checking = { chart: context.chart, books: this.reader.books(), entry, byHand: false };
+    return { accountId, entry, faults: checkEntry(checking) };
   }
 
   private taxOf({ taxCodeId }: Routed) {
     return this.client.routes().taxCodes.find(({ id }) => id === taxCodeId)?.content ?? null;
   }
 
-  private stateOf({ line, number, entry, faults }: Omit<TakenRow, 'state'>): LineState {
+  private stateOf({ line, entry, faults }: RoutedLine, number: number | null): LineState {
     if (number !== null) return 'posted';
     if (this.asideIds().has(line.id)) return 'aside';
     if (entry === null) return 'open';

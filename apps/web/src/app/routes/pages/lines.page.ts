@@ -8,6 +8,7 @@ import {
 } from '@angular/core';
 import {
   addMonths,
+  eachNode,
   findKey,
   firstDayOf,
   lastDayOf,
@@ -31,7 +32,6 @@ import { counted } from '../../shared/words/counted';
 import { entryFaultWords, lineFaultWords } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { decisionWords } from '../../shared/words/route-words';
-import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
 import { BankFileComponent } from '../components/bank-file.component';
@@ -50,7 +50,6 @@ type Filter = 'all' | LineState;
   selector: 'iu-lines-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    AccountChoiceComponent,
     BankFileComponent,
     OneOfComponent,
     PickComponent,
@@ -79,6 +78,12 @@ export class LinesPage {
   private readonly told = computed(() => bankAccounts(this.reader.chart().roots));
   protected readonly accounts = computed<readonly PickOption[]>(() =>
     this.told().map((account) => ({ value: account.id, words: titleOf(account) })),
+  );
+  /** The accounts that lines can go to: made once for all rows. */
+  protected readonly targets = computed<readonly PickOption[]>(() =>
+    [...eachNode(this.reader.chart().roots)]
+      .filter(({ account }) => account.role === 'posting' && account.retiredOn === null)
+      .map(({ account }) => ({ value: account.id, words: titleOf(account) })),
   );
   protected readonly accountId = linkedSignal<string | null>(
     () => this.accounts()[0]?.value ?? null,
@@ -181,9 +186,10 @@ export class LinesPage {
     });
   }
 
-  protected send(row: TakenRow, accountId: string | null): void {
+  protected send(row: TakenRow, accountId: string): void {
+    if (accountId === row.accountId) return;
     this.taking.send(row, accountId);
-    this.taught.set(accountId === null ? null : row.line.id);
+    this.taught.set(row.line.id);
   }
 
   /** Words of which a rule would be made, for the line that was sent somewhere last. */

@@ -21,6 +21,7 @@ import {
   type Sample,
 } from '@iunctus/core';
 import { Rights } from '../../session/state/rights';
+import { RowActionsComponent } from '../../shared/components/row-actions.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { counted } from '../../shared/words/counted';
 import { operationWords } from '../../shared/words/operation-words';
@@ -55,7 +56,7 @@ const sampleIn = (text: string | undefined): Sample | null => {
 @Component({
   selector: 'iu-proofs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent, ProofFormComponent, RouterLink],
+  imports: [ProblemNoteComponent, ProofFormComponent, RouterLink, RowActionsComponent],
   templateUrl: './proofs.page.html',
   styleUrl: './proofs.page.css',
 })
@@ -147,7 +148,7 @@ export class ProofsPage {
       since:
         operation === undefined
           ? ''
-          : operationWords(operation, this.proposed.chart(), this.proposed.base()),
+          : operationWords(operation, this.proposed.base(), this.proposed.chart()),
     };
   }
 

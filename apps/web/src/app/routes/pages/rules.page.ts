@@ -11,6 +11,7 @@ import {
   type WordRule,
 } from '@iunctus/core';
 import { Rights } from '../../session/state/rights';
+import { RowActionsComponent } from '../../shared/components/row-actions.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { counted } from '../../shared/words/counted';
 import { ruleWords } from '../../shared/words/route-words';
@@ -35,7 +36,7 @@ interface Row {
 @Component({
   selector: 'iu-rules-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ProblemNoteComponent, RuleFormComponent, TaxRatesComponent],
+  imports: [ProblemNoteComponent, RowActionsComponent, RuleFormComponent, TaxRatesComponent],
   providers: [PastLines],
   templateUrl: './rules.page.html',
   styleUrl: './rules.page.css',

@@ -29,6 +29,9 @@ import { ProposedChart } from '../model/proposed-chart';
     }
   `,
   styles: `
+    h3 {
+      margin-top: 16px;
+    }
     ul {
       margin: 4px 0 0;
       padding-left: 18px;
@@ -70,14 +73,13 @@ export class ProofNotesComponent {
     const { operations, chart } = this.after();
     const operation = since === null ? undefined : operations[since];
     const name = proof?.content.name ?? '';
-    const by =
-      operation === undefined ? '' : operationWords(operation, chart, this.proposed.base());
-    return $localize`The proof “${name}” breaks: ${BREACH_WORDS[breach]}. ${by}`;
+    const words = $localize`The proof “${name}” breaks: ${BREACH_WORDS[breach]}`;
+    if (operation === undefined) return `${words}.`;
+    return $localize`${words}, since: ${operationWords(operation, this.proposed.base(), chart)}.`;
   }
 
   private lostWords(accountId: string): string {
-    const account = knownAccount(this.proposed.base(), accountId);
-    const title = account === undefined ? '' : titleOf(account);
-    return $localize`A route to ${title} is left without an account.`;
+    const named = knownAccount(this.proposed.base(), accountId);
+    return $localize`A route to ${named === undefined ? '' : titleOf(named)} is left without an account.`;
   }
 }
