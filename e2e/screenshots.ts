@@ -150,7 +150,7 @@ try {
 
   const routes = page.url().replace(/\/ledger\/.*/, '/routes');
   await page.goto(`${routes}/lines`);
-  for (let told = false; !told;) {
+  for (let told = false; !told; ) {
     await maren.tabTo('Ask the bank');
     await maren.press('Enter');
     await page.waitForFunction(() => /HOLLOW LANE|does not answer/.test(document.body.innerText));
@@ -168,7 +168,7 @@ try {
   await maren.type('-140.59');
   await maren.sees('Form 1065');
   await picture('trace');
-  await page.goBack();
+  await page.goto(routes.replace('/routes', '/chart'));
   await maren.hasChart();
 
   await page.goto(page.url().replace('/chart', '/exchange'));
