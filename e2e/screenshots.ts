@@ -150,7 +150,7 @@ try {
 
   const routes = page.url().replace(/\/ledger\/.*/, '/routes');
   await page.goto(`${routes}/lines`);
-  for (let told = false; !told; ) {
+  for (let told = false; !told;) {
     await maren.tabTo('Ask the bank');
     await maren.press('Enter');
     await page.waitForFunction(() => /HOLLOW LANE|does not answer/.test(document.body.innerText));
