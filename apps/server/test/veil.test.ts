@@ -24,7 +24,7 @@ import {
 /** What only Maren may see: names and texts, numbers, and amounts in minor units as they are and as they are written. */
 const MARKS = [/zebra/i, /\b77[67]\d\b/, /8675309|86[,.]?753\.09/, /4242171|42[,.]?421\.71/];
 /** Where an account that everybody sees is read line by line, its own amounts stand: what was paid from it, never for what. */
-const LINE_BY_LINE = /\/(journal|register)(\?|$)/;
+const LINE_BY_LINE = /\/(journal|journal-closed|register)(\?|$)/;
 const NAMES = MARKS.slice(0, 2);
 /** Ids are drawn at random, and now and then hold the digits of a mark. */
 const IDS = /[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12}/gi;
@@ -104,6 +104,28 @@ describe('restricted accounts, looked for by a colleague', () => {
     // Two of one kind: what stands for them shows their sum, and neither amount.
     await post(a.id, seen.bank, 8_675_309);
     await post(b.id, seen.bank, 4_242_171);
+    const rule = {
+      type: 'rule',
+      place: 1,
+      how: 'contains',
+      words: 'Zebra wages',
+      sign: null,
+      least: null,
+      most: null,
+      source: null,
+      accountId: a.id,
+      taxCodeId: null,
+    };
+    const proof = {
+      type: 'proof',
+      name: 'Zebra pay',
+      sample: { by: 'account', accountId: b.id },
+      expected: { section: 'operatingExpenses', underId: null, returnLine: null },
+    };
+    for (const content of [rule, proof]) {
+      const path = `/clients/${clientId}/routes/${randomUUID()}`;
+      expect((await maren.ask('PUT', path, { version: 0, content })).status).toBe(200);
+    }
   });
   afterAll(() => server.stop());
 

@@ -6,8 +6,10 @@ import type {
   ReverseRequest,
 } from '@iunctus/contract';
 import {
+  accountsById,
   checkEntry,
   reversalOf,
+  type Account,
   type Books,
   type Chart,
   type NewEntry,
@@ -37,6 +39,7 @@ interface AtBooks extends InChart {
   readonly on: Transaction;
   readonly viewer: Viewer;
   readonly chart: Chart;
+  readonly accounts: ReadonlyMap<string, Account>;
   readonly books: Books;
 }
 
@@ -56,7 +59,7 @@ const atBooks = <T>(
         today,
       };
       const chart = await loadChartForPosting(on, found.head);
-      return work({ ...found, on, viewer, chart, books });
+      return work({ ...found, on, viewer, chart, accounts: accountsById(chart), books });
     });
   });
 
@@ -70,7 +73,7 @@ const faultsOf = (at: AtBooks, entry: NewEntry, byHand: boolean): readonly Place
   const hidden = hiddenFaults(at, entry);
   return hidden.length > 0
     ? hidden
-    : checkEntry({ chart: at.chart, books: at.books, entry, byHand });
+    : checkEntry({ chart: at.chart, accounts: at.accounts, books: at.books, entry, byHand });
 };
 
 const refuseFaults = (at: AtBooks, entry: NewEntry, byHand: boolean): void => {

@@ -1,4 +1,4 @@
-import type { Account } from '../chart/account';
+import type { Account, AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import { accountOf } from '../chart/queries';
 import { lastDayOf, daysFrom, type CalendarDate } from '../dates/calendar-date';
@@ -61,11 +61,13 @@ const accountFault = (account: Account, date: CalendarDate): LineFault | null =>
   return null;
 };
 
-const lineFault = (
-  line: EntryLine,
-  { chart, books, entry, byHand }: Checking,
-): LineFault | null => {
-  const account = accountOf(chart, line.accountId);
+/** The account of a line; looked up at once where somebody made a list of all. */
+const accountAt = ({ chart, accounts }: Checking, { accountId }: EntryLine): Account | undefined =>
+  accounts === undefined ? accountOf(chart, accountId) : accounts.get(accountId);
+
+const lineFault = (line: EntryLine, checking: Checking): LineFault | null => {
+  const { chart, books, entry, byHand } = checking;
+  const account = accountAt(checking, line);
   if (account === undefined) return { code: 'gone' };
   const found = accountFault(account, entry.date);
   if (found !== null) return found;
@@ -75,8 +77,8 @@ const lineFault = (
   return currencyFault(account, line, books) ?? valueFault(account, line, chart);
 };
 
-const isMemorandum = (chart: Chart, { accountId }: EntryLine): boolean => {
-  const account = accountOf(chart, accountId);
+const isMemorandum = (checking: Checking, line: EntryLine): boolean => {
+  const account = accountAt(checking, line);
   return account !== undefined && elementOf(account.kind) === 'memorandum';
 };
 
@@ -84,8 +86,9 @@ const isMemorandum = (chart: Chart, { accountId }: EntryLine): boolean => {
 const totalOf = (lines: readonly EntryLine[]): number =>
   Number(lines.reduce((total, { amount }) => total + BigInt(Math.trunc(amount)), 0n));
 
-const balanceFault = (chart: Chart, lines: readonly EntryLine[]): EntryFault | null => {
-  const memorandum = lines.filter((line) => isMemorandum(chart, line));
+const balanceFault = (checking: Checking): EntryFault | null => {
+  const { lines } = checking.entry;
+  const memorandum = lines.filter((line) => isMemorandum(checking, line));
   const aside = totalOf(memorandum);
   const difference = totalOf(lines) - aside;
   if (difference !== 0) return { code: 'unbalanced', difference };
@@ -105,6 +108,8 @@ export interface Checking {
   readonly entry: NewEntry;
   /** Whether a person typed it; accounts of the system's own take no such lines. */
   readonly byHand: boolean;
+  /** All accounts of the chart by their ids, for whoever checks many entries. */
+  readonly accounts?: ReadonlyMap<AccountId, Account>;
 }
 
 /**
@@ -112,11 +117,11 @@ export interface Checking {
  * entry on open posting accounts, in an open period (`docs/architecture.md`). The database refuses the same.
  */
 export const checkEntry = (checking: Checking): readonly PlacedFault[] => {
-  const { chart, books, entry } = checking;
+  const { books, entry } = checking;
   const whole = [
     dateFault(entry.date, books),
     countFault(entry.lines, checking.byHand),
-    balanceFault(chart, entry.lines),
+    balanceFault(checking),
   ].flatMap((fault): PlacedFault[] => (fault === null ? [] : [{ line: null, fault }]));
   const ofLines = entry.lines.flatMap((line, index): PlacedFault[] => {
     const fault = lineFault(line, checking);

@@ -1,4 +1,5 @@
 import type { Chart } from '../chart/chart';
+import { accountsById } from '../chart/queries';
 import { checkEntry } from '../entries/check-entry';
 import type { Books, NewEntry } from '../entries/entry';
 import type { PlacedFault } from '../entries/entry-fault';
@@ -103,13 +104,14 @@ export const groupEntries = (
   const kept = lines.filter(({ amount, problems }) => amount !== 0 || problems.length > 0);
   const isReferenced = kept.some(({ reference }) => reference !== '');
   const seen = new Map<string, number>();
+  const accounts = accountsById(chart);
   return (isReferenced ? byReference(kept) : byBalance(kept)).map((group) => {
     const entry = entryOf(group, source);
     const text = textOf(entry, group);
     const nth = seen.get(text) ?? 0;
     seen.set(text, nth + 1);
     const hasProblems = group.some(({ problems }) => problems.length > 0) || entry.date === '';
-    const faults = hasProblems ? [] : checkEntry({ chart, books, entry, byHand: false });
+    const faults = hasProblems ? [] : checkEntry({ chart, accounts, books, entry, byHand: false });
     return { lines: group, entry, faults, hasProblems, fingerprint: `${text}#${nth}` };
   });
 };

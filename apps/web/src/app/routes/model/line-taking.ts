@@ -1,5 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
+  accountsById,
   checkEntry,
   entryOfLine,
   isTypedSource,
@@ -73,6 +74,7 @@ export class LineTaking {
   );
   private readonly asideIds = computed(() => new Set(this.aside.value() ?? []));
 
+  private readonly accounts = computed(() => accountsById(this.reader.chart()));
   /** The lines as the routes have them, whatever is said by hand: anew with the lines, the routes and the chart alone. */
   private readonly routed = computed<readonly RoutedLine[]>(() => {
     const context = { chart: this.reader.chart(), routes: this.client.routes() };
@@ -110,7 +112,8 @@ export class LineTaking {
     if (accountId === null || atId === null) return { accountId, entry: null, faults: [] };
     const context = { chart: this.reader.chart(), routes: this.client.routes() };
     const entry = entryOfLine(line, { atId, accountId, taxCode }, context);
-    const checking = { chart: context.chart, books: this.reader.books(), entry, byHand: false };
+    const [accounts, books] = [this.accounts(), this.reader.books()];
+    const checking = { chart: context.chart, accounts, books, entry, byHand: false };
     return { accountId, entry, faults: checkEntry(checking) };
   }
 
