@@ -1,26 +1,16 @@
-import type { Browser } from 'puppeteer-core';
-import { Application } from './support/application';
-import { Bookkeeper, MAREN, TOBIAS } from './support/bookkeeper';
-import { openBrowser } from './support/browser';
+import { openBench, type AtTheBench } from './support/bench';
+import { TOBIAS, type Bookkeeper } from './support/bookkeeper';
 
 const CIDER = 'Kestrel Lane Cider Works';
 
 describe('the ledger, by keyboard', () => {
-  let application: Application;
-  let browser: Browser;
+  let bench: AtTheBench;
   let maren: Bookkeeper;
   beforeAll(async () => {
-    application = await Application.start();
-    browser = await openBrowser();
-    maren = await Bookkeeper.at(browser, application);
-    await maren.signIn(MAREN);
-    await maren.openClient(CIDER);
-    await maren.hasChart();
+    bench = await openBench(CIDER);
+    maren = bench.maren;
   });
-  afterAll(async () => {
-    await browser.close();
-    await application.stop();
-  });
+  afterAll(() => bench.leave());
 
   const isAt = (cell: string, who = maren) =>
     who.page.waitForFunction(
@@ -98,6 +88,29 @@ describe('the ledger, by keyboard', () => {
         ?.startsWith('value-'),
     );
     await maren.type('coa');
+    await maren.press('Control+Enter');
+    await maren.sees('Posted.');
+    await typeEntry(['today', 'On a heading'], ['6100', '5', 'till']);
+    await maren.press('Control+Enter');
+    await maren.sees('This is a heading and takes no postings');
+  });
+
+  it('offers the account for rounding for a difference of less than one whole unit', async () => {
+    await maren.does('Drop this draft');
+    await maren.page.waitForSelector('.entry-head:focus');
+    await maren.command('default accounts by purpose');
+    await maren.page.waitForSelector('input[aria-label="Account for: Rounding"]');
+    await maren.page.focus('input[aria-label="Account for: Rounding"]');
+    await maren.type('6390');
+    await maren.press('Enter');
+    await maren.sees('9 purposes have no account yet');
+    await maren.command('new journal entry');
+    await typeEntry(['today', 'Paid short'], ['6130', '20', 'till']);
+    await maren.page.focus('[data-cell="credit/1"]');
+    await maren.press('Control+a');
+    await maren.type('19.97');
+    await maren.does('Put 0.03 on 6390 Miscellaneous (Rounding)');
+    await maren.sees('Balanced');
     await maren.press('Control+Enter');
     await maren.sees('Posted.');
     await typeEntry(['today', 'On a heading'], ['6100', '5', 'till']);
@@ -261,11 +274,11 @@ describe('the ledger, by keyboard', () => {
   it('loses nothing of an entry when the server is away and the page is closed', async () => {
     await maren.command('new journal entry');
     await beginsAtDate();
-    await application.end();
+    await bench.application.end();
     await maren.press('Tab', 'Tab');
     await maren.type('Typed in the dark');
     await maren.sees('Kept in this browser');
-    const again = await maren.anotherVisit(() => application.run());
+    const again = await maren.anotherVisit(() => bench.application.run());
     await again.page.waitForFunction(
       () =>
         document.querySelector<HTMLInputElement>('.comment input')?.value === 'Typed in the dark',
@@ -274,8 +287,7 @@ describe('the ledger, by keyboard', () => {
   });
 
   it('is read by a colleague of the practice, half typed entries apart', async () => {
-    const tobias = await Bookkeeper.at(browser, application);
-    await tobias.signIn(TOBIAS);
+    const tobias = await bench.another(TOBIAS);
     await tobias.openClient(CIDER);
     await tobias.hasChart();
     await tobias.page.goto(tobias.page.url().replace('/chart', '/ledger/journal'));

@@ -1,10 +1,8 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
-import { Application } from './support/application';
-import { Bookkeeper, MAREN, TOBIAS } from './support/bookkeeper';
-import { openBrowser } from './support/browser';
+import { openBench, type AtTheBench } from './support/bench';
+import { TOBIAS, type Bookkeeper } from './support/bookkeeper';
 
 const CIDER = 'Kestrel Lane Cider Works';
 
@@ -15,21 +13,13 @@ Date;Details;Paid out;Paid in
 31 Octember;CARD FERNHILL FUEL;75.45;`;
 
 describe('routes, by keyboard', () => {
-  let application: Application;
-  let browser: Browser;
+  let bench: AtTheBench;
   let maren: Bookkeeper;
   beforeAll(async () => {
-    application = await Application.start();
-    browser = await openBrowser();
-    maren = await Bookkeeper.at(browser, application);
-    await maren.signIn(MAREN);
-    await maren.openClient(CIDER);
-    await maren.hasChart();
+    bench = await openBench(CIDER);
+    maren = bench.maren;
   });
-  afterAll(async () => {
-    await browser.close();
-    await application.stop();
-  });
+  afterAll(() => bench.leave());
 
   const field = (label: string): string => `input[aria-label^="${label}"]`;
   const into = async (label: string, text: string): Promise<void> => {
@@ -229,9 +219,33 @@ describe('routes, by keyboard', () => {
     await maren.sees('7 hold');
   });
 
+  it('takes the proofs that the routes offer, each once', async () => {
+    await maren.does('Take 17 that are offered');
+    await maren.sees('24 hold');
+    await maren.seesNoMore('offered');
+  });
+
+  it('makes a proof of a trace, and leads back from a line of the return to its accounts', async () => {
+    await maren.command('trace: from a transaction');
+    await maren.tabTo('Words of the line');
+    await maren.type('Account charges');
+    await maren.sees('6390 Miscellaneous');
+    await maren.does('Make a proof of it');
+    await maren.sees('Say what is put through.');
+    await maren.tabTo('Name of the proof');
+    await maren.type('Charges of the bank');
+    await maren.press('Enter');
+    await maren.sees('25 hold');
+    await maren.command('trace: from a transaction');
+    await into('Section of a statement, or line of the return', 'line 21');
+    await maren.sees('Amount of the period');
+    await maren.does('6110 Rent');
+    await maren.sees('HOLLOW LANE');
+    await maren.command('proofs: where samples');
+  });
+
   it('is seen by a colleague at once, with what was learned', async () => {
-    const tobias = await Bookkeeper.at(browser, application);
-    await tobias.signIn(TOBIAS);
+    const tobias = await bench.another(TOBIAS);
     await tobias.openClient(CIDER);
     await tobias.hasChart();
     await tobias.page.goto(tobias.page.url().replace('/chart', '/routes/proofs'));

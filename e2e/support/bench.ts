@@ -6,6 +6,9 @@ import { openBrowser } from './browser';
 /** Maren, signed in, in an application and a browser of her own. */
 export interface AtTheBench {
   readonly maren: Bookkeeper;
+  readonly application: Application;
+  /** Somebody else, signed in, in a browser session of their own. */
+  another(email: string): Promise<Bookkeeper>;
   leave(): Promise<void>;
 }
 
@@ -17,6 +20,12 @@ export const openPractice = async (): Promise<AtTheBench> => {
   await maren.signIn(MAREN);
   return {
     maren,
+    application,
+    async another(email) {
+      const other = await Bookkeeper.at(browser, application);
+      await other.signIn(email);
+      return other;
+    },
     async leave() {
       await browser.close();
       await application.stop();

@@ -5,29 +5,16 @@ import {
   PARTY_ROLES,
   PURPOSE_CODES,
   ROUTE_LIMITS,
+  SECTION_CODES,
   type DatedLine,
   type MarketLine,
   type RouteContent,
   type Sample,
-  type SectionCode,
 } from '@iunctus/core';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { ReturnLineSchema } from './settings';
 import { Amount, Count, DateText, Id, Moment, wordsUpTo } from './text';
-
-const SECTIONS = [
-  'currentAssets',
-  'nonCurrentAssets',
-  'currentLiabilities',
-  'nonCurrentLiabilities',
-  'equity',
-  'revenue',
-  'costOfSales',
-  'operatingExpenses',
-  'otherIncomeAndCosts',
-  'incomeTax',
-] as const satisfies readonly SectionCode[];
 
 const Name = wordsUpTo(ROUTE_LIMITS.name);
 const Words = wordsUpTo(ROUTE_LIMITS.words);
@@ -79,7 +66,7 @@ export const RouteContentSchema = mirrors<RouteContent>()(
       name: Name,
       sample: SampleSchema,
       expected: v.strictObject({
-        section: v.picklist(SECTIONS),
+        section: v.picklist(SECTION_CODES),
         underId: v.nullable(Id),
         returnLine: v.nullable(ReturnLineSchema),
       }),

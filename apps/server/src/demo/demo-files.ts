@@ -8,6 +8,7 @@ import {
   PARTY_ROLES,
   PURPOSE_CODES,
   ROLES,
+  SECTION_CODES,
 } from '@iunctus/core';
 import { parse } from 'csv-parse/sync';
 import * as v from 'valibot';
@@ -85,14 +86,11 @@ const Proposal = v.strictObject({
 });
 export type DemoProposal = v.InferOutput<typeof Proposal>;
 
-const Section = v.picklist([
-  'currentAssets',
-  'nonCurrentAssets',
-  'revenue',
-  'costOfSales',
-  'operatingExpenses',
-]);
-const proofParts = { name: v.string(), section: Section, under: v.nullable(v.string()) };
+const proofParts = {
+  name: v.string(),
+  section: v.picklist(SECTION_CODES),
+  under: v.nullable(v.string()),
+};
 const Proof = v.union([
   v.strictObject({ ...proofParts, line: v.string(), amount: v.number() }),
   v.strictObject({ ...proofParts, account: v.string() }),

@@ -1,5 +1,5 @@
 import type { BankFeedAnswer, BankFeedQuery, MarketFeedAnswer } from '@iunctus/contract';
-import type { CalendarDate, KindCode } from '@iunctus/core';
+import { AT_A_BANK, type CalendarDate } from '@iunctus/core';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { inChart } from '../charts/in-chart';
@@ -15,9 +15,6 @@ interface Moment {
   readonly today: CalendarDate;
   readonly chance: number;
 }
-
-/** The kinds of accounts of which a bank tells. */
-const AT_A_BANK: readonly KindCode[] = ['bank', 'restrictedCash', 'cardPayable'];
 
 /** What the simulated bank tells of an account; the first bank account takes the payouts of the marketplace. */
 export const bankFeedOf = (

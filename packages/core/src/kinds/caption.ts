@@ -1,18 +1,20 @@
 /** The two statements on which a balance can land. */
 export type StatementCode = 'balanceSheet' | 'profitAndLoss';
 
-/** The sections of the standard layouts. */
-export type SectionCode =
-  | 'currentAssets'
-  | 'nonCurrentAssets'
-  | 'currentLiabilities'
-  | 'nonCurrentLiabilities'
-  | 'equity'
-  | 'revenue'
-  | 'costOfSales'
-  | 'operatingExpenses'
-  | 'otherIncomeAndCosts'
-  | 'incomeTax';
+/** The sections of the standard layouts, balance sheet first, in their order. */
+export const SECTION_CODES = [
+  'currentAssets',
+  'nonCurrentAssets',
+  'currentLiabilities',
+  'nonCurrentLiabilities',
+  'equity',
+  'revenue',
+  'costOfSales',
+  'operatingExpenses',
+  'otherIncomeAndCosts',
+  'incomeTax',
+] as const;
+export type SectionCode = (typeof SECTION_CODES)[number];
 
 /** A standard statement line: where it stands, and what a statement calls it. */
 export interface Caption {

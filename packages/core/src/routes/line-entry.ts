@@ -4,10 +4,10 @@ import type { DimensionValues } from '../dimensions/dimension';
 import type { CalendarDate } from '../dates/calendar-date';
 import { COMMENT_LIMIT, type EntryLine, type NewEntry } from '../entries/entry';
 import { add, negate, type Minor } from '../money/minor';
-import { accountOf, standsFor } from '../chart/queries';
+import { accountOf } from '../chart/queries';
 import type { TaxCode } from './route-item';
-import type { RouteContext, TakenLine } from './route-line';
-import { netAndTax } from './sales-tax';
+import { defaultAccount, type RouteContext, type TakenLine } from './route-line';
+import { netAndTax, type NetAndTax } from './sales-tax';
 
 /** A line of a bank account or of a marketplace's statement on its day. */
 export interface DatedLine extends TakenLine {
@@ -47,12 +47,25 @@ const lineOn =
 const taxAccount = (
   amount: Minor,
   { reclaims }: TaxCode,
-  { chart, routes }: RouteContext,
-): AccountId | null => {
-  if (amount < 0 && !reclaims) return null;
-  const item = routes.defaults.get(amount > 0 ? 'salesTaxOwed' : 'salesTaxPaid');
-  return item === undefined ? null : standsFor(chart, item.content.accountId);
+  context: RouteContext,
+): AccountId | null =>
+  amount < 0 && !reclaims
+    ? null
+    : defaultAccount(amount > 0 ? 'salesTaxOwed' : 'salesTaxPaid', context);
+
+/** A line's amount as net and tax, and where the tax goes: `null` where there is none to be told apart. */
+const apart = (
+  amount: Minor,
+  taxCode: TaxCode | null,
+  context: RouteContext,
+): NetAndTax & { readonly taxId: AccountId | null } => {
+  const taxId = taxCode === null ? null : taxAccount(amount, taxCode, context);
+  return { taxId, ...netAndTax(amount, taxId === null ? '' : (taxCode?.rate ?? '')) };
 };
+
+/** The sales tax that is taken out of an amount, with the amount's sign. */
+export const taxWithin = (amount: Minor, taxCode: TaxCode | null, context: RouteContext): Minor =>
+  apart(amount, taxCode, context).tax;
 
 /** The other side of a line: one account, or net and tax. Comes to the line's amount, always. */
 export const otherSide = (
@@ -60,11 +73,10 @@ export const otherSide = (
   { accountId, taxCode }: LineTarget,
   context: RouteContext,
 ): readonly EntryLine[] => {
-  const taxId = taxCode === null ? null : taxAccount(amount, taxCode, context);
-  const { net, tax } = netAndTax(negate(amount), taxId === null ? '' : (taxCode?.rate ?? ''));
+  const { taxId, net, tax } = apart(amount, taxCode, context);
   const entryLine = lineOn(context.chart);
-  const lines = [entryLine(accountId, net)];
-  return taxId === null || tax === 0 ? lines : [...lines, entryLine(taxId, tax)];
+  const lines = [entryLine(accountId, negate(net))];
+  return taxId === null || tax === 0 ? lines : [...lines, entryLine(taxId, negate(tax))];
 };
 
 /** The entry as which a line is posted. */

@@ -33,9 +33,6 @@ const expectedOf = (purpose: Purpose, sample: Sample, tracing: Tracing): Expecte
   return { section: landing.section, underId: heading?.id ?? null, returnLine: null };
 };
 
-const isSame = (one: Sample, other: Sample): boolean =>
-  JSON.stringify(one) === JSON.stringify(other);
-
 /**
  * Proofs for what a client does: that each purpose with a default account, each customer, supplier and item, lands in the
  * section that is right for it, under the heading where it stands now. Those that are kept already are left out.
@@ -51,8 +48,11 @@ export const offeredProofs = (tracing: Tracing): readonly OfferedProof[] => {
     (purpose) => routes.defaults.has(purpose) && !UNTOLD.includes(purpose),
   ).map((purpose) => ({ purpose, partyId: null }));
   return [...ofPurposes, ...ofParties].flatMap(({ purpose, partyId }): OfferedProof[] => {
+    const isKept = kept.some(
+      (one) => one.by === 'purpose' && one.purpose === purpose && one.partyId === partyId,
+    );
+    if (isKept) return [];
     const sample: Sample = { by: 'purpose', purpose, partyId };
-    if (kept.some((one) => isSame(one, sample))) return [];
     const expected = expectedOf(purpose, sample, tracing);
     return expected === null ? [] : [{ sample, expected }];
   });

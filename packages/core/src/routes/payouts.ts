@@ -1,6 +1,6 @@
 import { lastDayOf, type CalendarDate } from '../dates/calendar-date';
 import { monthOf } from '../dates/month';
-import { add, negate, type Minor } from '../money/minor';
+import { add, type Minor } from '../money/minor';
 import type { DatedLine } from './line-entry';
 import type { Purpose } from './purpose';
 
@@ -23,7 +23,8 @@ export const PURPOSE_OF_SORT: Readonly<Record<MarketSort, Purpose | null>> = {
 };
 
 /** How takings are recorded: at each payout, or by monthly statement. */
-export type Recording = 'each' | 'monthly';
+export const RECORDINGS = ['each', 'monthly'] as const;
+export type Recording = (typeof RECORDINGS)[number];
 
 /** Lines that are posted as one entry. */
 export interface Gathered {
@@ -72,19 +73,40 @@ export const gatherLines = (
   through: CalendarDate,
 ): readonly Gathered[] => (recording === 'each' ? byPayout(lines) : byMonth(lines, through));
 
-/** What a marketplace still has of a business at the end of a day. */
-export interface Held {
-  /** What it will pay out next. */
-  readonly toPayOut: Minor;
-  /** What it holds back against returns. */
-  readonly reserve: Minor;
-}
+/** What the lines of each sort come to. */
+export const sumsBySort = (lines: readonly MarketLine[]): Readonly<Record<MarketSort, Minor>> => {
+  const sums = { sale: 0, refund: 0, fee: 0, reserve: 0, payout: 0 };
+  for (const { sort, amount } of lines) sums[sort] = add(sums[sort], amount);
+  return sums;
+};
 
-/** What a marketplace holds at the end of a day, as its statement tells from the first line on. */
-export const heldAt = (lines: readonly MarketLine[], day: CalendarDate): Held => {
-  const there = lines.filter(({ date }) => date <= day);
-  return {
-    toPayOut: sum(there),
-    reserve: negate(sum(there.filter(({ sort }) => sort === 'reserve'))),
-  };
+/** Another id for each: ids are drawn from content, so that one with another first digit is nobody else's. */
+const otherId = (id: string): string =>
+  `${(Number.parseInt(id.slice(0, 1), 16) ^ 8).toString(16)}${id.slice(1)}`;
+
+/**
+ * Under which id gathered lines are posted. It follows from a line of theirs, and never is the same for two ways of
+ * recording: the last line of a month may be the first behind a payout.
+ */
+export const idOfGathered = ({ lines }: Gathered, recording: Recording): string =>
+  recording === 'each' ? (lines[0]?.id ?? '') : otherId(lines.at(-1)?.id ?? '');
+
+/** The ids of all entries that a statement can be recorded by, in either way. */
+export const entryIdsOf = (
+  lines: readonly MarketLine[],
+  through: CalendarDate,
+): readonly string[] =>
+  RECORDINGS.flatMap((way) =>
+    gatherLines(lines, way, through).map((one) => idOfGathered(one, way)),
+  );
+
+/** The way in which something of a statement was recorded already; `null` while nothing was. `isPosted` knows ids of entries. */
+export const recordedAs = (
+  lines: readonly MarketLine[],
+  through: CalendarDate,
+  isPosted: (id: string) => boolean,
+): Recording | null => {
+  const isTaken = (way: Recording): boolean =>
+    gatherLines(lines, way, through).some((one) => isPosted(idOfGathered(one, way)));
+  return RECORDINGS.find(isTaken) ?? null;
 };

@@ -62,15 +62,23 @@ const NOWHERE = (wanted: Purpose | null): Routed => ({
   taxCodeId: null,
 });
 
-const toDefault = (purpose: Purpose, { chart, routes }: RouteContext): Routed => {
+/** The account that stands for the default of a purpose; `null` where none is chosen, or it is gone. */
+export const defaultAccount = (
+  purpose: Purpose,
+  { chart, routes }: RouteContext,
+): AccountId | null => {
   const item = routes.defaults.get(purpose);
-  if (item === undefined) return NOWHERE(purpose);
-  return {
-    decision: { by: 'default', purpose },
-    accountId: standsFor(chart, item.content.accountId),
-    taxCodeId: null,
-  };
+  return item === undefined ? null : standsFor(chart, item.content.accountId);
 };
+
+const toDefault = (purpose: Purpose, context: RouteContext): Routed =>
+  context.routes.defaults.has(purpose)
+    ? {
+        decision: { by: 'default', purpose },
+        accountId: defaultAccount(purpose, context),
+        taxCodeId: null,
+      }
+    : NOWHERE(purpose);
 
 /** The purposes for which a party may have an account of its own. */
 const ofParty = (purpose: Purpose, { saleId, purchaseId }: Party): AccountId | null => {

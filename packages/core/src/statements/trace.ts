@@ -1,6 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { ChartNode } from '../chart/chart';
-import { CAPTIONS, type SectionCode } from '../kinds/caption';
+import { SECTION_CODES, type SectionCode } from '../kinds/caption';
 import type { RollUp } from '../ledger/amounts';
 import { lineKey, sectionTotalKey, type RowKey, type Statement } from './statement';
 
@@ -40,7 +40,7 @@ export interface RowSubject {
 }
 
 const isSection = (text: string | undefined): text is SectionCode =>
-  Object.values(CAPTIONS).some(({ section }) => section === text);
+  (SECTION_CODES as readonly (string | undefined)[]).includes(text);
 
 /** What a row stands for by its key; `null` for groups, results and computed totals. */
 export const sectionAndAccountOf = (key: RowKey): RowSubject | null => {

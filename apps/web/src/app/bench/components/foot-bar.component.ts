@@ -157,11 +157,6 @@ interface Mover {
         display: none;
       }
     }
-    .primary kbd {
-      border-color: transparent;
-      background: none;
-      color: var(--on-primary-2);
-    }
   `,
 })
 export class FootBarComponent {

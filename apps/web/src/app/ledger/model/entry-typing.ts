@@ -1,13 +1,17 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import type { DraftAnswer, DraftRequest, EntryAnswer } from '@iunctus/contract';
 import {
+  balancingFor,
   checkEntry,
   doubtsOf,
   EMPTY_LINE,
   readTypedEntry,
+  isEmptyLine,
   isTypedSource,
+  negate,
   sidesOf,
   typedFrom,
+  writtenSides,
   type LineFault,
   type PlacedFault,
   type TypedEntry,
@@ -19,6 +23,7 @@ import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { today } from '../../shared/dates/today';
 import { entryFaultWords, lineFaultWords, unreadWords } from '../../shared/words/entry-words';
 import { BooksReader } from '../../workspace/model/books-reader';
+import { ClientRoutes } from '../../workspace/model/client-routes';
 import { KeptDrafts, type KeptDraft } from './kept-drafts';
 
 /** What an entry is begun from, besides a draft. */
@@ -77,6 +82,7 @@ export class EntryTyping {
   private readonly api = inject(ApiService);
   private readonly reader = inject(BooksReader);
   private readonly kept = inject(KeptDrafts);
+  private readonly routes = inject(ClientRoutes);
 
   private clientId = '';
   private draftId = '';
@@ -116,6 +122,13 @@ export class EntryTyping {
   readonly totals = computed(() => {
     const sides = sidesOf(this.read().entry.lines);
     return { ...sides, difference: sides.debit - sides.credit };
+  });
+  /** The account to which what the entry is out of balance by is offered; `null` for none. */
+  readonly balancing = computed(() => {
+    const { lines } = this.read().entry;
+    const [currency, difference] = [this.reader.currency(), this.totals().difference];
+    const context = { chart: this.reader.chart(), routes: this.routes.routes() };
+    return balancingFor({ lines }, { difference, currency }, context);
   });
   readonly doubts = computed(() =>
     this.read().entry.date === '' ? [] : doubtsOf(this.checking()),
@@ -211,6 +224,15 @@ export class EntryTyping {
     const all = await firstValueFrom(this.api.ask('standings', { clientId }));
     const found = all.find(({ id }) => id === standingId);
     return { ...(found?.entry ?? writable(blank())), date: due };
+  }
+
+  /** Puts the difference on the account to which it is offered, in a line behind those that are typed. */
+  balance(): void {
+    const [entry, offered, { difference }] = [this.entry(), this.balancing(), this.totals()];
+    if (entry === null || offered === null) return;
+    const sides = writtenSides(negate(difference), this.reader.currency());
+    const line = { ...EMPTY_LINE, accountId: offered.accountId, ...sides };
+    this.change({ lines: [...entry.lines.filter((one) => !isEmptyLine(one)), line] });
   }
 
   /** What is typed is another now. */

@@ -27,6 +27,7 @@ import type {
   JournalSheet,
 } from '../workers/journal-messages';
 import { BooksReader } from '../../workspace/model/books-reader';
+import { ENTRIES_AT_ONCE, ListPosting } from '../../workspace/model/list-posting';
 
 /** How far posting is: entries done of all, and what became of them. */
 export interface Posting {
@@ -38,15 +39,12 @@ export interface Posting {
   readonly state: 'posting' | 'done' | 'stopped';
 }
 
-/** Entries that one request posts, and ids that one asks for. */
-const AT_ONCE = 1000;
-const IDS_AT_ONCE = 20_000;
-
 /** A list of entries on its way into the books: read and held against them in a worker, posted part by part. */
 @Injectable()
 export class JournalImport {
   private readonly api = inject(ApiService);
   private readonly reader = inject(BooksReader);
+  private readonly lists = inject(ListPosting);
   private worker = this.started();
   private serial = 0;
   private memory: JournalMemory = { lists: [], bankLists: [], accounts: {} };
@@ -244,20 +242,13 @@ export class JournalImport {
   /** Which of the entries are in the books already. */
   private async lookUp(ids: readonly string[]): Promise<void> {
     const { serial } = this;
-    const known = new Set<string>();
     try {
-      for (let from = 0; from < ids.length; from += IDS_AT_ONCE) {
-        const body = { ids: ids.slice(from, from + IDS_AT_ONCE) };
-        const asked = { clientId: this.clientId(), body };
-        for (const { id } of await firstValueFrom(this.api.ask('knownEntries', asked)))
-          known.add(id);
-      }
+      const known = await this.lists.known(ids);
+      if (serial === this.serial) this.known.set(new Set(known.keys()));
     } catch (error) {
       this.problem.set(problemOf(error));
     }
-    if (serial !== this.serial) return;
-    this.known.set(known);
-    this.busy.set(false);
+    if (serial === this.serial) this.busy.set(false);
   }
 
   private clientId(): string {
@@ -267,7 +258,7 @@ export class JournalImport {
   private entries(from: number): Promise<PostListRequest['entries']> {
     return new Promise((resolve) => {
       this.taken = resolve;
-      this.send({ type: 'take', serial: this.serial, from, count: AT_ONCE });
+      this.send({ type: 'take', serial: this.serial, from, count: ENTRIES_AT_ONCE });
     });
   }
 
@@ -279,13 +270,10 @@ export class JournalImport {
     this.remember();
     let so: Posting = { done: 0, all, posted: 0, known: 0, refused: [], state: 'posting' };
     this.posting.set(so);
-    const touched = new Set<AccountId>();
     try {
       while (so.done < all && this.posting()?.state === 'posting' && serial === this.serial) {
         const entries = await this.entries(so.done);
-        for (const { lines } of entries) for (const { accountId } of lines) touched.add(accountId);
-        const asked = { clientId: this.clientId(), body: { entries } };
-        const { posted, known, refused } = await firstValueFrom(this.api.ask('postList', asked));
+        const { posted, known, refused } = await this.lists.post(entries);
         so = {
           ...so,
           done: so.done + entries.length,
@@ -300,7 +288,7 @@ export class JournalImport {
       this.problem.set(problemOf(error));
     }
     this.posting.set({ ...so, state: so.done === all ? 'done' : 'stopped' });
-    this.reader.changed([...touched]);
+    this.lists.tell();
     void this.lookUp(this.plan()?.ids ?? []);
   }
 

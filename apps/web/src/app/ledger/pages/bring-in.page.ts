@@ -25,6 +25,7 @@ import { JOURNAL_USE_WORDS, journalProblemWords } from '../../shared/words/journ
 import { dateWords } from '../../shared/words/period-words';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { BooksReader } from '../../workspace/model/books-reader';
+import { ListPosting } from '../../workspace/model/list-posting';
 import { JournalImport } from '../model/journal-import';
 import type { FaultyEntry } from '../workers/journal-messages';
 
@@ -41,7 +42,7 @@ import type { FaultyEntry } from '../workers/journal-messages';
     RouterLink,
     SourceChoiceComponent,
   ],
-  providers: [JournalImport],
+  providers: [JournalImport, ListPosting],
   templateUrl: './bring-in.page.html',
   styleUrl: './bring-in.page.css',
 })

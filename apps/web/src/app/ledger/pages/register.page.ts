@@ -47,6 +47,7 @@ import {
   type Narrowing,
 } from '../components/narrowing.component';
 import { BooksReader } from '../../workspace/model/books-reader';
+import { placeBehind } from '../../workspace/model/register-reading';
 import { Paged } from '../model/paged';
 
 const ROW_HEIGHT = 26;
@@ -117,15 +118,7 @@ export class RegisterPage {
       ...askedBy(this.settled() ?? this.narrowing()),
       accounts: [...(found?.accounts ?? [])],
       fresh: found?.isOfYear ?? false,
-      before:
-        behind === null
-          ? null
-          : {
-              date: behind.date,
-              sequence: behind.sequence,
-              lineNumber: behind.lineNumber,
-              balance: behind.balance - behind.amount,
-            },
+      before: placeBehind(behind),
     };
     return this.api.ask('register', { clientId: this.clientId(), body }).pipe(
       tap(({ before, after }) => this.ends.set({ before, after })),

@@ -20,6 +20,7 @@ import { TextFieldComponent } from '../../shared/components/text-field.component
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { doubtWords } from '../../shared/words/entry-words';
+import { PURPOSE_WORDS } from '../../shared/words/route-words';
 import { dateWords } from '../../shared/words/period-words';
 import { EntryLinesComponent } from '../components/entry-lines.component';
 import { BooksReader } from '../../workspace/model/books-reader';
@@ -70,6 +71,13 @@ export class TypingPage {
     return standing === null
       ? $localize`New entry`
       : $localize`Standing entry of ${dateWords(standing.due)}`;
+  });
+  /** Where the difference may go; empty where nothing is offered. */
+  protected readonly balanceWords = computed(() => {
+    const offered = this.typing.balancing();
+    if (offered === null) return '';
+    const amount = this.reader.amount(Math.abs(this.typing.totals().difference));
+    return $localize`Put ${amount} on ${this.reader.titleOf(offered.accountId)} (${PURPOSE_WORDS[offered.purpose]})`;
   });
   protected readonly stateWords = computed(() => {
     switch (this.typing.state()) {

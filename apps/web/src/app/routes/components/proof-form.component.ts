@@ -9,9 +9,9 @@ import {
   signal,
 } from '@angular/core';
 import {
-  CAPTIONS,
   returnLineWords,
   ROUTE_LIMITS,
+  SECTION_CODES,
   traceOf,
   type AccountId,
   type Expected,
@@ -26,8 +26,6 @@ import { AccountChoiceComponent } from '../../workspace/components/account-choic
 import { ClientRoutes } from '../../workspace/model/client-routes';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { SampleFormComponent } from './sample-form.component';
-
-const SECTIONS = [...new Set(Object.values(CAPTIONS).map(({ section }) => section))];
 
 /** A proof as it is typed: a sample, and where it must land. */
 @Component({
@@ -74,7 +72,7 @@ export class ProofFormComponent {
 
   protected readonly chart = this.proposed.chart;
   protected readonly most = ROUTE_LIMITS.name;
-  protected readonly sections: readonly PickOption<SectionCode>[] = SECTIONS.map((value) => ({
+  protected readonly sections: readonly PickOption<SectionCode>[] = SECTION_CODES.map((value) => ({
     value,
     words: SECTION_WORDS[value],
   }));

@@ -6,6 +6,7 @@ import { of } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
+import { ListPosting } from '../../workspace/model/list-posting';
 import { LineTaking } from './line-taking';
 
 const CHART = aChart('1010 Bank [bank]\n4010 Sales\n6000 Costs:\n  6010 Rent\n  6020 Fuel');
@@ -51,6 +52,7 @@ const taking = async () => {
   TestBed.configureTestingModule({
     providers: [
       LineTaking,
+      ListPosting,
       {
         provide: ApiService,
         useValue: {

@@ -3,10 +3,11 @@ import {
   accountsById,
   checkEntry,
   entryOfLine,
-  isTypedSource,
   routeLine,
+  taxWithin,
   type AccountId,
   type DatedLine,
+  type Minor,
   type NewEntry,
   type PlacedFault,
   type Routed,
@@ -18,6 +19,7 @@ import { Doing } from '../../shared/api/doing';
 import { reading } from '../../shared/api/reading';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
+import { ENTRIES_AT_ONCE, listedEntry, ListPosting } from '../../workspace/model/list-posting';
 
 /** How a line stands. */
 export type LineState = 'posted' | 'aside' | 'ready' | 'open' | 'refused';
@@ -33,6 +35,8 @@ export interface TakenRow {
   readonly state: LineState;
   readonly entry: NewEntry | null;
   readonly faults: readonly PlacedFault[];
+  /** The sales tax that is taken out of it, without a sign. */
+  readonly tax: Minor;
   /** The number of the entry that it is posted as; `null` while it is not. */
   readonly number: number | null;
 }
@@ -45,15 +49,13 @@ export interface LinesPosted {
   readonly refused: number;
 }
 
-const IDS_AT_ONCE = 20_000;
-const AT_ONCE = 1000;
-
 /** Lines of one bank account on their way into the books, through the rules. */
 @Injectable()
 export class LineTaking {
   private readonly api = inject(ApiService);
   private readonly reader = inject(BooksReader);
   private readonly client = inject(ClientRoutes);
+  private readonly posting = inject(ListPosting);
 
   readonly atId = signal<AccountId | null>(null);
   readonly lines = signal<readonly DatedLine[] | null>(null);
@@ -107,14 +109,15 @@ export class LineTaking {
       accountId,
       taxCode,
     }: { readonly accountId: AccountId | null; readonly taxCode: TaxCode | null },
-  ): Pick<TakenRow, 'accountId' | 'entry' | 'faults'> {
+  ): Pick<TakenRow, 'accountId' | 'entry' | 'faults' | 'tax'> {
     const atId = this.atId();
-    if (accountId === null || atId === null) return { accountId, entry: null, faults: [] };
+    if (accountId === null || atId === null) return { accountId, entry: null, faults: [], tax: 0 };
     const context = { chart: this.reader.chart(), routes: this.client.routes() };
     const entry = entryOfLine(line, { atId, accountId, taxCode }, context);
     const [accounts, books] = [this.accounts(), this.reader.books()];
     const checking = { chart: context.chart, accounts, books, entry, byHand: false };
-    return { accountId, entry, faults: checkEntry(checking) };
+    const tax = Math.abs(taxWithin(line.amount, taxCode, context));
+    return { accountId, entry, faults: checkEntry(checking), tax };
   }
 
   private taxOf({ taxCodeId }: Routed) {
@@ -147,15 +150,7 @@ export class LineTaking {
   }
 
   private async lookUp(lines: readonly DatedLine[]): Promise<void> {
-    const known = new Map<string, number>();
-    for (let from = 0; from < lines.length; from += IDS_AT_ONCE) {
-      const body = { ids: lines.slice(from, from + IDS_AT_ONCE).map(({ id }) => id) };
-      const found = await firstValueFrom(
-        this.api.ask('knownEntries', { clientId: this.clientId(), body }),
-      );
-      for (const { id, number } of found) known.set(id, number);
-    }
-    this.known.set(known);
+    this.known.set(await this.posting.known(lines.map(({ id }) => id)));
   }
 
   /** Sends a line to an account; `null` leaves it to the routes again. */
@@ -183,29 +178,22 @@ export class LineTaking {
 
   /** Posts the chosen lines, each once, whoever else does the same. */
   async post(): Promise<void> {
-    const chosen = this.chosen();
+    const entries = this.chosen().flatMap(({ line, entry }) =>
+      entry === null ? [] : listedEntry(line.id, entry),
+    );
     this.stopped = false;
-    const touched = new Set<AccountId>();
     let so: LinesPosted = { posted: 0, refused: 0 };
     await this.doing.run(async () => {
-      for (let from = 0; from < chosen.length && !this.stopped; from += AT_ONCE) {
-        this.progress.set({ done: from, all: chosen.length });
-        const entries = chosen.slice(from, from + AT_ONCE).flatMap(({ line, entry }) => {
-          if (entry === null || !isTypedSource(entry.source)) return [];
-          for (const { accountId } of entry.lines) touched.add(accountId);
-          const lines = entry.lines.map((one) => ({ ...one, values: { ...one.values } }));
-          return [
-            { id: line.id, date: entry.date, source: entry.source, comment: entry.comment, lines },
-          ];
-        });
-        const asked = { clientId: this.clientId(), body: { entries } };
-        const { posted, refused } = await firstValueFrom(this.api.ask('postList', asked));
+      for (let from = 0; from < entries.length && !this.stopped; from += ENTRIES_AT_ONCE) {
+        this.progress.set({ done: from, all: entries.length });
+        const part = entries.slice(from, from + ENTRIES_AT_ONCE);
+        const { posted, refused } = await this.posting.post(part);
         so = { posted: so.posted + posted, refused: so.refused + refused.length };
       }
+      await this.lookUp(this.lines() ?? []);
     });
+    this.posting.tell();
     this.progress.set(null);
-    this.reader.changed([...touched]);
-    await this.doing.run(() => this.lookUp(this.lines() ?? []));
     this.outcome.set(so);
   }
 

@@ -6,6 +6,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import {
   addMonths,
   eachNode,
@@ -13,7 +14,10 @@ import {
   firstDayOf,
   lastDayOf,
   monthOf,
+  lastPlace,
+  newRule,
   titleOf,
+  toldAccounts,
   wordsThatName,
   type CalendarDate,
   type DatedLine,
@@ -29,15 +33,14 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { today } from '../../shared/dates/today';
 import { counted } from '../../shared/words/counted';
-import { entryFaultWords, lineFaultWords } from '../../shared/words/entry-words';
+import { faultWords } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { decisionWords } from '../../shared/words/route-words';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
+import { ListPosting } from '../../workspace/model/list-posting';
 import { BankFileComponent } from '../components/bank-file.component';
 import { LineTaking, type LineState, type TakenRow } from '../model/line-taking';
-import { newRule } from '../model/new-rule';
-import { bankAccounts } from '../model/past-lines';
 
 /** Rows that are drawn at first, and with each wish for more. */
 const AT_ONCE = 120;
@@ -54,9 +57,10 @@ type Filter = 'all' | LineState;
     OneOfComponent,
     PickComponent,
     ProblemNoteComponent,
+    RouterLink,
     WhenFieldComponent,
   ],
-  providers: [LineTaking],
+  providers: [LineTaking, ListPosting],
   templateUrl: './lines.page.html',
   styleUrl: './lines.page.css',
   host: {
@@ -75,7 +79,7 @@ export class LinesPage {
   protected readonly asking = new Doing();
   /** Whether the bank did not answer. */
   protected readonly silent = signal(false);
-  private readonly told = computed(() => bankAccounts(this.reader.chart().roots));
+  private readonly told = computed(() => toldAccounts(this.reader.chart()));
   protected readonly accounts = computed<readonly PickOption[]>(() =>
     this.told().map((account) => ({ value: account.id, words: titleOf(account) })),
   );
@@ -201,25 +205,19 @@ export class LinesPage {
   protected async teach(row: TakenRow, words: string): Promise<void> {
     const { line, accountId } = row;
     if (accountId === null) return;
-    const last = this.client.routes().rules.at(-1)?.content.place ?? 0;
+    const place = lastPlace(this.client.routes().rules);
     const sign = line.amount > 0 ? 'in' : 'out';
-    if (!(await this.client.keep(newRule(last + 1, { words, sign, accountId })))) return;
+    if (!(await this.client.keep(newRule(place, { words, sign, accountId })))) return;
     this.taught.set(null);
     this.taking.send(row, null);
   }
 
   protected faultsOf({ faults }: TakenRow): readonly string[] {
-    const context = this.reader.context();
-    return faults.map(({ line, fault }) =>
-      line === null ? entryFaultWords(fault, context) : lineFaultWords(fault, context),
-    );
+    return faults.map((fault) => faultWords(fault, this.reader.context()));
   }
 
   /** The tax that is taken out of a line; empty for none. */
-  protected taxOf({ entry }: TakenRow): string {
-    const tax = entry?.lines[2];
-    return tax === undefined
-      ? ''
-      : $localize`of it ${this.reader.amount(Math.abs(tax.amount))} sales tax`;
+  protected taxOf({ tax }: TakenRow): string {
+    return tax === 0 ? '' : $localize`of it ${this.reader.amount(tax)} sales tax`;
   }
 }

@@ -5,10 +5,11 @@ import { Rights } from '../../session/state/rights';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { counted } from '../../shared/words/counted';
-import { entryFaultWords, lineFaultWords } from '../../shared/words/entry-words';
+import { faultWords } from '../../shared/words/entry-words';
 import { dateWords } from '../../shared/words/period-words';
 import { MARKET_SORT_WORDS, PURPOSE_WORDS } from '../../shared/words/route-words';
 import { BooksReader } from '../../workspace/model/books-reader';
+import { ListPosting } from '../../workspace/model/list-posting';
 import { PayoutTaking, type PayoutRow } from '../model/payout-taking';
 
 /** What a marketplace tells of sales, fees and payouts: posted as the client’s chart records it, and what it still holds. */
@@ -16,7 +17,7 @@ import { PayoutTaking, type PayoutRow } from '../model/payout-taking';
   selector: 'iu-payouts-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [OneOfComponent, ProblemNoteComponent, RouterLink],
-  providers: [PayoutTaking],
+  providers: [ListPosting, PayoutTaking],
   templateUrl: './payouts.page.html',
   styleUrl: './payouts.page.css',
   host: {
@@ -50,7 +51,7 @@ export class PayoutsPage {
     }),
   );
   protected readonly untakenWords = computed(() =>
-    (this.taking.explained()?.untaken ?? []).map(dateWords).join(', '),
+    (this.taking.explained()?.untakenOn ?? []).map(dateWords).join(', '),
   );
 
   /** Posts what is ready, from wherever the keyboard is. */
@@ -61,10 +62,7 @@ export class PayoutsPage {
   }
 
   protected faultsOf({ faults }: PayoutRow): readonly string[] {
-    const context = this.reader.context();
-    return faults.map(({ line, fault }) =>
-      line === null ? entryFaultWords(fault, context) : lineFaultWords(fault, context),
-    );
+    return faults.map((fault) => faultWords(fault, this.reader.context()));
   }
 
   protected linesWords({ gathered }: PayoutRow): string {

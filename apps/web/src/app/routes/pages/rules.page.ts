@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
-  accountOf,
   catches,
+  lastPlace,
+  lostOn,
+  movedRule,
+  newRule,
   reportRules,
   routesOf,
   standsFor,
@@ -19,8 +22,7 @@ import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
 import { RuleFormComponent } from '../components/rule-form.component';
 import { TaxRatesComponent } from '../components/tax-rates.component';
-import { newRule } from '../model/new-rule';
-import { PastLines } from '../model/past-lines';
+import { MOST_PAST, PastLines } from '../model/past-lines';
 
 interface Row {
   readonly id: string;
@@ -55,21 +57,22 @@ export class RulesPage {
     const context = { chart: this.reader.chart(), routes: this.client.routes() };
     return new Map(reportRules(lines, context).map((report) => [report.ruleId, report]));
   });
-  protected readonly rows = computed<readonly Row[]>(() =>
-    this.client.routes().rules.map(({ id, content }) => {
+  protected readonly rows = computed<readonly Row[]>(() => {
+    const { rules } = this.client.routes();
+    const lost = new Set(lostOn(rules, this.reader.chart()).map(({ itemId }) => itemId));
+    return rules.map(({ id, content }) => {
       const standing = standsFor(this.reader.chart(), content.accountId);
-      const account = standing === null ? undefined : accountOf(this.reader.chart(), standing);
       return {
         id,
         rule: content,
         words: ruleWords(content, this.reader.currency()),
         account: standing === null ? '' : this.reader.titleOf(standing),
         tax: this.taxOf(content),
-        lost: account === undefined || account.role === 'heading' || account.retiredOn !== null,
+        lost: lost.has(id),
         report: this.past.lines() === null ? null : (this.reports().get(id) ?? null),
       };
-    }),
-  );
+    });
+  });
   /** What the rule that is being typed would do, and lines that it would catch. */
   protected readonly preview = computed<{
     readonly caught: readonly PastLine[];
@@ -88,6 +91,8 @@ export class RulesPage {
     return { caught: caught.slice(0, 8), words: this.reportWords(report ?? null) };
   });
 
+  protected readonly most = MOST_PAST;
+
   constructor() {
     void this.past.read();
   }
@@ -98,8 +103,8 @@ export class RulesPage {
   }
 
   protected begin(): void {
-    const last = this.client.routes().rules.at(-1)?.content.place ?? 0;
-    this.edit({ id: crypto.randomUUID(), content: newRule(last + 1) });
+    const place = lastPlace(this.client.routes().rules);
+    this.edit({ id: crypto.randomUUID(), content: newRule(place) });
   }
 
   protected edit(item: RouteItem<WordRule>): void {
@@ -117,15 +122,11 @@ export class RulesPage {
     if (await this.client.keep({ ...rule, words: rule.words.trim() }, open.id)) this.open.set(null);
   }
 
-  /** Moves a rule one place up or down: between its new neighbours. */
+  /** Moves a rule one place up or down. */
   protected move(at: number, by: -1 | 1): void {
-    const rules = this.client.routes().rules;
-    const own = rules[at];
-    if (own === undefined) return;
-    const [near, far] = [rules[at + by], rules[at + 2 * by]];
-    if (near === undefined) return;
-    const beyond = far?.content.place ?? near.content.place + 2 * by;
-    void this.client.keep({ ...own.content, place: (near.content.place + beyond) / 2 }, own.id);
+    const { rules } = this.client.routes();
+    const [own, moved] = [rules[at], movedRule(rules, at, by)];
+    if (own !== undefined && moved !== null) void this.client.keep(moved, own.id);
   }
 
   protected reportWords(report: RuleReport | null): string {

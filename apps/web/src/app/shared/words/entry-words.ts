@@ -4,6 +4,7 @@ import {
   type EntryFault,
   type Frequency,
   type LineFault,
+  type PlacedFault,
   type StandingFault,
   type Unread,
 } from '@iunctus/core';
@@ -70,6 +71,10 @@ export const lineFaultWords = (fault: LineFault, context: FaultContext): string 
       return fault satisfies never;
   }
 };
+
+/** What is wrong with an entry or a line of it, and what can be done. */
+export const faultWords = ({ line, fault }: PlacedFault, context: FaultContext): string =>
+  line === null ? entryFaultWords(fault, context) : lineFaultWords(fault, context);
 
 /** What of a typed entry cannot be read, or is not there yet. */
 export const unreadWords = ({ field }: Unread): string => {
