@@ -104,6 +104,14 @@ export default tseslint.config(
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
     rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "TaggedTemplateExpression[tag.name='$localize'] TemplateElement[value.raw=/^:(?![A-Za-z]+:)/]",
+          message: 'A colon behind a value begins its name: write `${value}:name::`.',
+        },
+      ],
       '@angular-eslint/component-class-suffix': 'off',
       '@angular-eslint/component-selector': [
         'error',

@@ -239,8 +239,12 @@ describe('the ledger, by keyboard', () => {
   it('begins an entry from another one as its pattern', async () => {
     await maren.command('go to the ledger');
     await maren.sees('More than there is');
-    await maren.page.focus('.entry-head');
-    await maren.press('ArrowDown', 'Enter');
+    await maren.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('.entry-head')]
+        .find(({ textContent }) => textContent.includes('More than there is'))
+        ?.focus(),
+    );
+    await maren.press('Enter');
     await maren.tabTo('Use as a pattern');
     await maren.press('Enter');
     await beginsAtDate();

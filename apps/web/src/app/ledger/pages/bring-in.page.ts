@@ -130,7 +130,7 @@ export class BringInPage {
     return faults.map(({ line, fault }) =>
       line === null
         ? entryFaultWords(fault, context)
-        : $localize`Line ${lines[line]?.line ?? 0}:line:, ${lines[line]?.accountText ?? ''}: ${lineFaultWords(fault, context)}`,
+        : $localize`Line ${lines[line]?.line ?? 0}:line:, ${lines[line]?.accountText ?? ''}:account:: ${lineFaultWords(fault, context)}`,
     );
   }
 

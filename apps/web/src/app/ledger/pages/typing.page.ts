@@ -135,6 +135,13 @@ export class TypingPage {
     if (first !== undefined) this.lines()?.focusOn(first[0], first[1].column);
   }
 
+  /** Puts the difference where it is offered, and the keyboard with it. */
+  protected balance(): void {
+    this.typing.balance();
+    const last = (this.typing.entry()?.lines.length ?? 1) - 1;
+    afterNextRender(() => this.lines()?.focusOn(last, 'account'), { injector: this.injector });
+  }
+
   /** From the head into the first line. */
   protected toLines(event: Event): void {
     event.preventDefault();

@@ -17,6 +17,7 @@ import {
   ROUTE_LIMITS,
   type Chart,
   type LineSource,
+  type Minor,
   type Purpose,
   type Sample,
 } from '@iunctus/core';
@@ -90,12 +91,7 @@ export class SampleFormComponent {
     return sample?.by === 'line' ? sample : null;
   });
   protected readonly text = linkedSignal(() => this.line()?.text ?? '');
-  protected readonly amount = linkedSignal(() => {
-    const line = this.line();
-    return line === null
-      ? ''
-      : formatAmount(line.amount, { currency: this.reader.currency(), negatives: 'sign' });
-  });
+  protected readonly amount = linkedSignal(() => this.written(this.line()?.amount ?? 0));
   protected readonly source = linkedSignal<LineSource>(() => this.line()?.source ?? 'bank');
   private readonly ofPurpose = computed(() => {
     const sample = this.sample();
@@ -132,6 +128,13 @@ export class SampleFormComponent {
       const typed = this.typed();
       untracked(() => this.changed.emit(typed));
     });
+  }
+
+  /** An amount as it would be typed: a minus in front of what goes out, nothing for nothing. */
+  private written(amount: Minor): string {
+    if (amount === 0) return '';
+    const size = formatAmount(Math.abs(amount), { currency: this.reader.currency() });
+    return amount < 0 ? `-${size}` : size;
   }
 
   private typedLine(): Sample | null {

@@ -14,6 +14,7 @@ import { RouterLink } from '@angular/router';
 import {
   knownAccount,
   offeredProofs,
+  ROUTE_LIMITS,
   titleOf,
   type OfferedProof,
   type Proof,
@@ -170,9 +171,9 @@ export class ProofsPage {
   }
 
   private nameOf(offer: OfferedProof): string {
-    return $localize`${this.sampleOf(offer)}: ${expectedWords(offer.expected, this.called)}`.slice(
+    return `${this.sampleOf(offer)}: ${expectedWords(offer.expected, this.called)}`.slice(
       0,
-      120,
+      ROUTE_LIMITS.name,
     );
   }
 
