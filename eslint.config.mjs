@@ -108,7 +108,7 @@ export default tseslint.config(
         'error',
         {
           selector:
-            "TaggedTemplateExpression[tag.name='$localize'] TemplateElement[value.raw=/^:(?![A-Za-z]+:)/]",
+            "TaggedTemplateExpression[tag.name='$localize'] > TemplateLiteral > TemplateElement[value.raw=/^:(?![A-Za-z]+:)/]",
           message: 'A colon behind a value begins its name: write `${value}:name::`.',
         },
       ],

@@ -236,6 +236,17 @@ describe('the ledger, by keyboard', () => {
     );
   });
 
+  it('says of entries of a file which line keeps them from being posted', async () => {
+    await maren.command('bring entries in from a file');
+    await maren.sees('Drop a file here');
+    await maren.page.focus('#pasted');
+    await maren.page.keyboard.sendCharacter(
+      'Date;Entry;Account;Debit;Credit\n2026-10-05;W1;1200;50.00;\n2026-10-05;W1;4020;;50.00',
+    );
+    await maren.does('Read these rows');
+    await maren.sees('Line 3, 4020: This account wants a value of Market.');
+  });
+
   it('begins an entry from another one as its pattern', async () => {
     await maren.command('go to the ledger');
     await maren.sees('More than there is');
