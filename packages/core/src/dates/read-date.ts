@@ -25,13 +25,13 @@ const dateOf = (year: number, month: number, day: number): CalendarDate | null =
 };
 
 /** Which month a word such as "march", "mar" or "sept" names; `null` for any other word. */
-const namedMonth = (word: string): number | null => {
+export const namedMonth = (word: string): number | null => {
   const index = word.length < 3 ? -1 : MONTHS.findIndex((month) => month.startsWith(word));
   return index < 0 ? null : index + 1;
 };
 
 /** A year of two digits is of this century up to twenty years ahead, else of the last one. */
-const wholeYear = (digits: string, today: CalendarDate): number | null => {
+export const wholeYear = (digits: string, today: CalendarDate): number | null => {
   const year = Number(digits);
   if (digits.length === 4) return year;
   if (digits.length !== 2) return null;

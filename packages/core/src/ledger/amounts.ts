@@ -1,4 +1,4 @@
-import type { AccountId } from '../chart/account';
+import type { Account, AccountId } from '../chart/account';
 import type { Chart, ChartNode, SplitId } from '../chart/chart';
 import { KINDS, sectionOf, statementOf, type KindCode } from '../kinds/kinds';
 import type { SectionCode } from '../kinds/caption';
@@ -54,7 +54,13 @@ export interface Share {
 }
 
 /** The sections that a branch leads to, and how much of it belongs to each. */
-export type Shares = ReadonlyMap<SectionCode, Share>;
+export type Shares<S extends string = SectionCode> = ReadonlyMap<S, Share>;
+
+/** In which sections an account stands, and what of its amounts belongs to each; debit-positive. */
+export type Placing<S extends string> = (
+  account: Account,
+  amounts: AccountAmounts,
+) => readonly (readonly [section: S, amount: Minor])[];
 
 /** The results that a balance sheet adds to equity. Credit-positive: a profit is positive. */
 export interface Results {
@@ -75,20 +81,22 @@ const addResults = (a: Results, b: Results): Results => ({
  * Totals over one chart's branches. What is computed for a branch is kept for as long as the
  * branch keeps its identity: after an edit only the path to it is computed again.
  */
-export interface RollUp {
+export interface RollUp<S extends string = SectionCode> {
   /** What counts with the account itself, debit-positive. */
   amounts(node: ChartNode): AccountAmounts;
   /** The account's own amount, debit-positive, as its statement shows it: a balance or a change. */
   own(node: ChartNode): Minor;
   /** The own amounts of the node and all below it, debit-positive. */
   total(node: ChartNode): Minor;
-  /** The same, by section. */
-  shares(node: ChartNode): Shares;
+  /** In which sections the account itself stands, and what of it. */
+  ownShares(node: ChartNode): Shares<S>;
+  /** The same for the node and all below it. */
+  shares(node: ChartNode): Shares<S>;
   /** What the profit and loss accounts of a branch bring to the results in equity. */
   results(node: ChartNode): Results;
 }
 
-const addShare = (shares: Map<SectionCode, Share>, section: SectionCode, share: Share): void => {
+const addShare = <S extends string>(shares: Map<S, Share>, section: S, share: Share): void => {
   const before = shares.get(section);
   shares.set(section, {
     amount: add(before?.amount ?? 0, share.amount),
@@ -131,12 +139,21 @@ export const amountsOf = (
   return splits.reduce((so, { id, sign }) => addAmounts(so, ledger.get(id) ?? NONE, sign), posted);
 };
 
-/** A roll-up over the amounts of one ledger. Law: a node's total is the sum of its shares, memorandum apart. */
-export const rollUpOver = (ledger: Ledger): RollUp => {
+/** What an account's statement shows of its amounts: a balance, or a change over the period. */
+const shownOf = (kind: KindCode, { balance, change }: AccountAmounts): Minor =>
+  showsBalance(kind) ? balance : change;
+
+/** Where accounts stand on the balance sheet and the profit and loss: in the section of their kind. */
+const placedByKind: Placing<SectionCode> = ({ kind }, amounts) => {
+  const section = sectionOf(kind);
+  return section === null ? [] : [[section, shownOf(kind, amounts)]];
+};
+
+/** A roll-up over the amounts of one ledger, for statements whose sections are those of a placing. */
+export const rollUpPlaced = <S extends string>(ledger: Ledger, placing: Placing<S>): RollUp<S> => {
   const amounts = (node: ChartNode): AccountAmounts => amountsOf(ledger, node);
 
-  const own = (node: ChartNode): Minor =>
-    showsBalance(node.account.kind) ? amounts(node).balance : amounts(node).change;
+  const own = (node: ChartNode): Minor => shownOf(node.account.kind, amounts(node));
 
   const total: RollUp['total'] = keptByNode((node) =>
     node.children.reduce((so, child) => add(so, total(child)), own(node)),
@@ -149,32 +166,46 @@ export const rollUpOver = (ledger: Ledger): RollUp => {
     ),
   );
 
-  const shares: RollUp['shares'] = keptByNode((node) => {
-    const computed = new Map<SectionCode, Share>();
-    const section = sectionOf(node.account.kind);
-    if (node.account.role === 'posting' && section !== null)
-      addShare(computed, section, { amount: own(node), accounts: 1 });
+  const ownShares = (node: ChartNode): Map<S, Share> => {
+    const computed = new Map<S, Share>();
+    if (node.account.role === 'posting')
+      for (const [section, amount] of placing(node.account, amounts(node)))
+        addShare(computed, section, { amount, accounts: 1 });
+    return computed;
+  };
+
+  const shares: RollUp<S>['shares'] = keptByNode((node) => {
+    const computed = ownShares(node);
     for (const child of node.children)
       for (const [code, share] of shares(child)) addShare(computed, code, share);
     return computed;
   });
 
-  return { amounts, own, total, shares, results };
+  return { amounts, own, total, ownShares, shares, results };
 };
+
+/** A roll-up over the amounts of one ledger. Law: a node's total is the sum of its shares, memorandum apart. */
+export const rollUpOver = (ledger: Ledger): RollUp => rollUpPlaced(ledger, placedByKind);
 
 /** The results that the whole chart's profit and loss accounts give. */
 export const chartResults = (chart: Chart, rollUp: RollUp): Results =>
   chart.roots.reduce((so, root) => addResults(so, rollUp.results(root)), NO_RESULTS);
+
+/** What each section comes to by the accounts that stand in it, debit-positive; those that nothing leads to are left out. */
+export const placedAmounts = <S extends string>(chart: Chart, rollUp: RollUp<S>): Map<S, Minor> => {
+  const amounts = new Map<S, Minor>();
+  for (const root of chart.roots)
+    for (const [section, share] of rollUp.shares(root))
+      amounts.set(section, add(amounts.get(section) ?? 0, share.amount));
+  return amounts;
+};
 
 /**
  * What each section comes to, debit-positive, the results standing in equity; sections that
  * nothing leads to are left out.
  */
 export const sectionAmounts = (chart: Chart, rollUp: RollUp): ReadonlyMap<SectionCode, Minor> => {
-  const amounts = new Map<SectionCode, Minor>();
-  for (const root of chart.roots)
-    for (const [section, share] of rollUp.shares(root))
-      amounts.set(section, add(amounts.get(section) ?? 0, share.amount));
+  const amounts = placedAmounts(chart, rollUp);
   const { earlierYears, thisYear } = chartResults(chart, rollUp);
   amounts.set('equity', subtract(amounts.get('equity') ?? 0, add(earlierYears, thisYear)));
   return amounts;

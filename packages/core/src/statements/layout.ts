@@ -14,19 +14,33 @@ export type TotalCode =
 /** The headings over several sections. */
 export type GroupCode = 'assets' | 'liabilities';
 
+/** What the sections, totals and headings of a statement are called by. */
+export interface Codes {
+  readonly section: string;
+  readonly total: string;
+  readonly group: string;
+}
+
+/** Those of the balance sheet and the profit and loss. */
+export interface StandardCodes extends Codes {
+  readonly section: SectionCode;
+  readonly total: TotalCode;
+  readonly group: GroupCode;
+}
+
 /** One part of a layout, from top to bottom. */
-export type LayoutPart =
-  | { readonly type: 'group'; readonly code: GroupCode }
+export type LayoutPart<C extends Codes = StandardCodes> =
+  | { readonly type: 'group'; readonly code: C['group'] }
   | {
       readonly type: 'section';
-      readonly code: SectionCode;
+      readonly code: C['section'];
       /** The side that is shown as positive. */
       readonly shows: 'debit' | 'credit';
     }
   | {
       readonly type: 'total';
-      readonly code: TotalCode;
-      readonly of: readonly SectionCode[];
+      readonly code: C['total'];
+      readonly of: readonly C['section'][];
       readonly shows: 'debit' | 'credit';
       readonly final?: true;
       /** Left out when it would repeat the total above it. */

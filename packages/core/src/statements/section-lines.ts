@@ -1,15 +1,21 @@
 import type { ChartNode } from '../chart/chart';
-import { CAPTIONS, type CaptionCode, type SectionCode } from '../kinds/caption';
-import { isContra, KINDS, sectionOf } from '../kinds/kinds';
+import { CAPTIONS, type CaptionCode } from '../kinds/caption';
+import { isContra, KINDS } from '../kinds/kinds';
 import type { RollUp } from '../ledger/amounts';
 
 /** Whether anything in a branch leads to the section. */
-export const leadsTo = (node: ChartNode, section: SectionCode, rollUp: RollUp): boolean =>
-  rollUp.shares(node).has(section);
+export const leadsTo = <S extends string>(
+  node: ChartNode,
+  section: S,
+  rollUp: RollUp<S>,
+): boolean => rollUp.shares(node).has(section);
 
 /** Whether the account itself, not only what is below it, leads to the section. */
-export const standsIn = (node: ChartNode, section: SectionCode): boolean =>
-  node.account.role === 'posting' && sectionOf(node.account.kind) === section;
+export const standsIn = <S extends string>(
+  node: ChartNode,
+  section: S,
+  rollUp: RollUp<S>,
+): boolean => rollUp.ownShares(node).has(section);
 
 const CAPTION_ORDER = new Map(
   (Object.keys(CAPTIONS) as CaptionCode[]).map((code, index) => [code, index]),
@@ -35,16 +41,16 @@ export interface SectionRoots {
  * The main lines of a section. A heading that alone holds the whole section takes the
  * section's place, so that its name does not stand twice over the same lines.
  */
-export const sectionRoots = (
+export const sectionRoots = <S extends string>(
   roots: readonly ChartNode[],
-  section: SectionCode,
-  rollUp: RollUp,
+  section: S,
+  rollUp: RollUp<S>,
 ): SectionRoots => {
   let nodes = roots.filter((node) => leadsTo(node, section, rollUp));
   let level = 1;
   for (;;) {
     const [only, ...others] = nodes;
-    if (only === undefined || others.length > 0 || standsIn(only, section)) break;
+    if (only === undefined || others.length > 0 || standsIn(only, section, rollUp)) break;
     nodes = only.children.filter((node) => leadsTo(node, section, rollUp));
     level += 1;
   }

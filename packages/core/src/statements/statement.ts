@@ -1,7 +1,7 @@
 import type { AccountId } from '../chart/account';
-import type { SectionCode, StatementCode } from '../kinds/caption';
+import type { StatementCode } from '../kinds/caption';
 import type { Minor } from '../money/minor';
-import type { GroupCode, TotalCode } from './layout';
+import type { Codes, StandardCodes } from './layout';
 
 /** Identifies a row of a statement; equal for the same row before and after a change. */
 export type RowKey = string;
@@ -11,13 +11,13 @@ export type RowKey = string;
  * `line` is an account, with all below it unless it is `open`; `itself` is what was posted to an
  * account whose sub-accounts are shown under it; `subtotal` closes an open line.
  */
-export type StatementRow =
-  | { readonly type: 'group'; readonly key: RowKey; readonly code: GroupCode }
-  | { readonly type: 'section'; readonly key: RowKey; readonly code: SectionCode }
+export type StatementRow<C extends Codes = StandardCodes> =
+  | { readonly type: 'group'; readonly key: RowKey; readonly code: C['group'] }
+  | { readonly type: 'section'; readonly key: RowKey; readonly code: C['section'] }
   | {
       readonly type: 'line' | 'itself' | 'subtotal';
       readonly key: RowKey;
-      readonly section: SectionCode;
+      readonly section: C['section'];
       readonly accountId: AccountId;
       readonly name: string;
       /** 1 for the main lines of a section. */
@@ -35,7 +35,7 @@ export type StatementRow =
   | {
       readonly type: 'sectionTotal';
       readonly key: RowKey;
-      readonly code: SectionCode;
+      readonly code: C['section'];
       readonly amount: Minor;
       /** The section is shown by this row alone. */
       readonly alone: boolean;
@@ -43,7 +43,7 @@ export type StatementRow =
   | {
       readonly type: 'total';
       readonly key: RowKey;
-      readonly code: TotalCode;
+      readonly code: C['total'];
       readonly amount: Minor;
       readonly final: boolean;
     };
@@ -60,13 +60,15 @@ export interface StatementOptions {
   readonly depth: number;
   /** Whether lines without an amount are shown. */
   readonly zeroLines: boolean;
+  /** Lines that are open or closed whatever the depth, by the key of their row. */
+  readonly open?: ReadonlyMap<RowKey, boolean>;
 }
 
 /** The key of an account's line in a section. */
-export const lineKey = (section: SectionCode, id: AccountId): RowKey => `${section}/${id}`;
+export const lineKey = (section: string, id: AccountId): RowKey => `${section}/${id}`;
 
 /** The key of a computed total. */
-export const totalKey = (code: TotalCode): RowKey => `total/${code}`;
+export const totalKey = (code: string): RowKey => `total/${code}`;
 
 /** The key of a section's total. */
-export const sectionTotalKey = (code: SectionCode): RowKey => `sum/${code}`;
+export const sectionTotalKey = (code: string): RowKey => `sum/${code}`;

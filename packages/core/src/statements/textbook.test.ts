@@ -3,6 +3,9 @@ import type { KindCode } from '../kinds/kinds';
 import { anAccount } from '../testing/a-chart';
 import { rollUpOver, type AccountAmounts } from '../ledger/amounts';
 import { buildStatement } from './build';
+import { columnsOfSet } from './columns';
+import { buildTable } from './table';
+import { tableBooks } from './table-books';
 import type { StatementRow } from './statement';
 
 // Source, from memory: OpenStax, Principles of Accounting, Volume 1: Financial Accounting, ch. 3–5,
@@ -104,5 +107,30 @@ describe('the textbook’s trial balance', () => {
     const result = amountOf(sheet, 'result/thisYear') ?? 0;
     const dividends = amountOf(sheet, 'equity/3090') ?? 0;
     expect(result + dividends).toBe(456_500);
+  });
+});
+
+// The sums follow from the same example: net income 4,665, and cash 24,800 where there was none before.
+describe('the textbook’s cash flow', () => {
+  it('leads from its net income to its cash', () => {
+    const monthly = {
+      first: '2019-01',
+      rows: [...adjusted()].map(([number, amount]) => [number, amount] as const),
+    };
+    const main = { first: '2019-01', last: '2019-01' };
+    const context = { main, startsIn: 1, now: '2019-01' };
+    const { rows, agrees } = buildTable(
+      { chart, books: tableBooks(monthly, 1), options: { depth: Infinity, zeroLines: false } },
+      { sheet: 'cashFlow', columns: columnsOfSet('plain', context), context },
+    );
+    const dollars = (key: string) => (rows.find(({ row }) => row.key === key)?.cells[0] ?? 0) / 100;
+    expect(dollars('total/netProfitOfPeriod')).toBe(4_665);
+    expect(dollars('adjustments/1590')).toBe(75);
+    expect(dollars('workingCapital/1200')).toBe(-1_200);
+    expect(dollars('total/cashFromOperating')).toBe(8_400);
+    expect(dollars('sum/investing')).toBe(-3_500);
+    expect(dollars('sum/financing')).toBe(19_900);
+    expect(dollars('total/cashAtEnd')).toBe(24_800);
+    expect(agrees).toBe(true);
   });
 });

@@ -1,5 +1,7 @@
 import { plainAccount, type AccountId, type AccountRecord, type Role } from '../chart/account';
 import { chartFrom } from '../chart/build';
+import { recordsOf } from '../chart/queries';
+import type { AccountSettings } from '../settings/account-settings';
 import { USUAL_SETTINGS, type Chart, type ChartSettings } from '../chart/chart';
 import { eachNode, levelOf } from '../chart/queries';
 import { KINDS, type KindCode } from '../kinds/kinds';
@@ -73,4 +75,17 @@ export const outlineOf = (chart: Chart): readonly string[] =>
   [...eachNode(chart.roots)].map(
     ({ account }) =>
       `${'  '.repeat(levelOf(chart, account.id) - 1)}${account.number ?? ''} ${account.name}`,
+  );
+
+/** The chart with settings of some accounts, by their ids. */
+export const withSettings = (
+  chart: Chart,
+  settings: Readonly<Record<AccountId, AccountSettings>>,
+): Chart =>
+  chartFrom(
+    recordsOf(chart).map((record) => ({
+      ...record,
+      settings: { ...record.settings, ...settings[record.id] },
+    })),
+    { settings: chart.settings, posted: [...chart.posted] },
   );

@@ -1,0 +1,181 @@
+import { monthsBetween, addMonths, fiscalYearStart } from '../dates/month';
+import { readPeriod, type PeriodContext } from '../dates/period-words';
+import type { Period } from '../dates/period';
+
+/**
+ * A column of a statement. `amounts` and `budget` are of a period in words; the others are reckoned from columns before
+ * them, by place: `difference` is `of` less `from`, `percent` the same in parts of `from`, `share` the part of the
+ * whole that stands at the head of the statement: net revenue, total assets.
+ */
+export type ColumnSpec =
+  | { readonly is: 'amounts' | 'budget'; readonly words: string }
+  | { readonly is: 'difference' | 'percent'; readonly of: number; readonly from: number }
+  | { readonly is: 'share'; readonly of: number };
+
+/** Most columns that stand beside one another. */
+export const COLUMN_LIMIT = 40;
+
+/** Columns that are offered ready made. */
+export const COLUMN_SETS = [
+  'plain',
+  'yearBefore',
+  'periodBefore',
+  'months',
+  'quarters',
+  'years',
+  'shares',
+  'budget',
+] as const;
+export type ColumnSet = (typeof COLUMN_SETS)[number];
+
+const THIS: ColumnSpec = { is: 'amounts', words: 'this period' };
+
+const against = (words: string): readonly ColumnSpec[] => [
+  THIS,
+  { is: 'amounts', words },
+  { is: 'difference', of: 0, from: 1 },
+  { is: 'percent', of: 0, from: 1 },
+];
+
+const amountsOf = (periods: readonly Period[]): readonly ColumnSpec[] =>
+  periods.map(({ first, last }) => ({
+    is: 'amounts',
+    words: first === last ? first : `${first} to ${last}`,
+  }));
+
+/** A period cut into parts of so many months, counted from the start of the fiscal year; the outer ones may be shorter. */
+const parts = ({ main, startsIn }: PeriodContext, months: number): readonly Period[] => {
+  const cut: Period[] = [];
+  for (let first = main.first; first <= main.last && cut.length < COLUMN_LIMIT - 1;) {
+    const into = (monthsBetween(fiscalYearStart(first, startsIn), first) - 1) % months;
+    const end = addMonths(first, months - 1 - into);
+    const last = end > main.last ? main.last : end;
+    cut.push({ first, last });
+    first = addMonths(last, 1);
+  }
+  return cut;
+};
+
+const withWhole = (periods: readonly Period[]): readonly ColumnSpec[] =>
+  periods.length < 2 ? [THIS] : [...amountsOf(periods), THIS];
+
+/** The columns of a ready-made set, for the period that is looked at. */
+export const columnsOfSet = (set: ColumnSet, context: PeriodContext): readonly ColumnSpec[] => {
+  switch (set) {
+    case 'plain':
+      return [THIS];
+    case 'yearBefore':
+      return against('a year before');
+    case 'periodBefore':
+      return against('the period before');
+    case 'months':
+      return withWhole(parts(context, 1));
+    case 'quarters':
+      return withWhole(parts(context, 3));
+    case 'years':
+      return [
+        { is: 'amounts', words: 'year to date' },
+        { is: 'amounts', words: 'last year' },
+        ...[24, 36].map((months): ColumnSpec => {
+          const first = addMonths(fiscalYearStart(context.main.last, context.startsIn), -months);
+          return { is: 'amounts', words: `${first} to ${addMonths(first, 11)}` };
+        }),
+      ];
+    case 'shares':
+      return [
+        THIS,
+        { is: 'share', of: 0 },
+        { is: 'amounts', words: 'a year before' },
+        { is: 'share', of: 2 },
+      ];
+    case 'budget':
+      return [
+        THIS,
+        { is: 'budget', words: 'this period' },
+        { is: 'difference', of: 0, from: 1 },
+        { is: 'percent', of: 0, from: 1 },
+      ];
+  }
+};
+
+const written = (spec: ColumnSpec): string => {
+  switch (spec.is) {
+    case 'amounts':
+      return spec.words;
+    case 'budget':
+      return `budget: ${spec.words}`;
+    case 'share':
+      return `share ${spec.of + 1}`;
+    default:
+      return `${spec.is} ${spec.of + 1} ${spec.from + 1}`;
+  }
+};
+
+/** Columns as text, for an address or a file: a ready-made set by its name, others one by one. */
+export const columnsAsText = (columns: ColumnSet | readonly ColumnSpec[]): string =>
+  typeof columns === 'string' ? columns : columns.map(written).join('; ');
+
+const earlier = (number: string | undefined, at: number): number | null => {
+  const place = Number(number) - 1;
+  return Number.isInteger(place) && place >= 0 && place < at ? place : null;
+};
+
+const specOf = (text: string, at: number): ColumnSpec | null => {
+  const reckoned = /^(difference|percent) (\d+) (\d+)$|^(share) (\d+)$/.exec(text);
+  if (reckoned === null) {
+    const budget = /^budget:(.*)$/.exec(text);
+    return budget === null
+      ? { is: 'amounts', words: text }
+      : { is: 'budget', words: (budget[1] ?? '').trim() };
+  }
+  const of = earlier(reckoned[2] ?? reckoned[5], at);
+  if (of === null) return null;
+  if (reckoned[4] !== undefined) return { is: 'share', of };
+  const from = earlier(reckoned[3], at);
+  return from === null
+    ? null
+    : { is: reckoned[1] === 'percent' ? 'percent' : 'difference', of, from };
+};
+
+const isSet = (text: string): text is ColumnSet =>
+  (COLUMN_SETS as readonly string[]).includes(text);
+
+/** Reads columns from text; `null` where they cannot be, as one that refers to a column behind it. */
+export const columnsFromText = (text: string): ColumnSet | readonly ColumnSpec[] | null => {
+  if (isSet(text)) return text;
+  const specs = text.split(';').map((part, at) => specOf(part.trim(), at));
+  if (specs.length > COLUMN_LIMIT) return null;
+  return specs.every((spec) => spec !== null) ? specs : null;
+};
+
+const refersTo = (spec: ColumnSpec): readonly number[] => {
+  if (spec.is === 'share') return [spec.of];
+  return spec.is === 'difference' || spec.is === 'percent' ? [spec.of, spec.from] : [];
+};
+
+const moved = (spec: ColumnSpec, place: (at: number) => number): ColumnSpec => {
+  if (spec.is === 'share') return { ...spec, of: place(spec.of) };
+  return spec.is === 'difference' || spec.is === 'percent'
+    ? { ...spec, of: place(spec.of), from: place(spec.from) }
+    : spec;
+};
+
+/** The columns without one, and without those that are reckoned from it. */
+export const withoutColumn = (
+  columns: readonly ColumnSpec[],
+  at: number,
+): readonly ColumnSpec[] => {
+  const gone = new Set([at]);
+  columns.forEach((spec, index) => {
+    if (refersTo(spec).some((one) => gone.has(one))) gone.add(index);
+  });
+  const place = (index: number): number => index - [...gone].filter((one) => one < index).length;
+  return columns.flatMap((spec, index) => (gone.has(index) ? [] : [moved(spec, place)]));
+};
+
+/** The period of a column; the word that is not understood; `null` for one that is reckoned. */
+export const periodOfColumn = (
+  spec: ColumnSpec,
+  context: PeriodContext,
+): ReturnType<typeof readPeriod> | null =>
+  spec.is === 'amounts' || spec.is === 'budget' ? readPeriod(spec.words, context) : null;

@@ -1,0 +1,146 @@
+import type { Chart } from '../chart/chart';
+import { eachNode } from '../chart/queries';
+import { addMonths } from '../dates/month';
+import type { Period } from '../dates/period';
+import { statementOf } from '../kinds/kinds';
+import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
+import { isBalanced } from '../ledger/balanced';
+import { cashFlowAmounts, cashHeld } from '../ledger/cash-flow';
+import { trialBalance } from '../ledger/trial-balance';
+import { add, negate, sum, type Minor } from '../money/minor';
+import { buildStatement, holdsIn, laidOutSource, layOut } from './build';
+import { CASH_FLOW } from './definitions/cash-flow';
+import { CHANGES_IN_EQUITY } from './definitions/changes-in-equity';
+import type { SheetCode, SheetRow } from './sheets';
+import type { StatementOptions } from './statement';
+import type { TableBooks } from './table-books';
+
+/** Amounts that stand in a column: of a period, posted or expected. */
+export interface FilledColumn {
+  readonly period: Period;
+  readonly budget: boolean;
+}
+
+/** The rows of one column, in the order of those of all others, and whether they agree with the trial balance. */
+export interface Filled {
+  readonly rows: readonly SheetRow[];
+  readonly agrees: boolean;
+}
+
+/** What a sheet is filled from. */
+export interface SheetSource {
+  readonly chart: Chart;
+  readonly books: TableBooks;
+  readonly options: StatementOptions;
+}
+
+type Fill = (source: SheetSource, columns: readonly FilledColumn[]) => readonly Filled[];
+
+/** The result of a period as the postings have it, credit positive. */
+const resultPosted = (chart: Chart, rollUp: RollUp): Minor =>
+  negate(
+    sum(
+      [...eachNode(chart.roots)]
+        .filter(({ account }) => statementOf(account.kind) === 'profitAndLoss')
+        .map((node) => rollUp.amounts(node).change),
+    ),
+  );
+
+const fillStandard =
+  (code: 'profitAndLoss' | 'balanceSheet'): Fill =>
+  ({ chart, books, options }, columns) => {
+    const rollUps = columns.map(({ period, budget }) =>
+      budget ? books.budget(chart, period) : books.rollUp(period),
+    );
+    return rollUps.map((rollUp, at) => {
+      const { rows } = buildStatement(code, { chart, rollUp, beside: rollUps }, options);
+      const [last] = rows.slice(-1);
+      const agrees =
+        code === 'balanceSheet'
+          ? isBalanced(chart, rollUp)
+          : last?.type === 'total' && last.amount === resultPosted(chart, rollUp);
+      return { rows, agrees: columns[at]?.budget === true || agrees };
+    });
+  };
+
+const fillCashFlow: Fill = ({ chart, books, options }, columns) => {
+  const rollUps = columns.map(({ period }) => books.cashFlow(period));
+  const holds = holdsIn(rollUps);
+  return rollUps.map((rollUp) => {
+    const amounts = cashFlowAmounts(chart, rollUp);
+    const rows = layOut(CASH_FLOW, { chart, rollUp, amounts, holds }, options);
+    const [last] = rows.slice(-1);
+    const agrees = last?.type === 'total' && last.amount === cashHeld(chart, rollUp).end;
+    return { rows, agrees };
+  });
+};
+
+const upTo = ({ first }: Period): Period => {
+  const last = addMonths(first, -1);
+  return { first: last, last };
+};
+
+/** Equity at the start and at the end of a period; what is closed between two years is one row with what is not. */
+const fillEquity: Fill = ({ chart, books, options }, columns) => {
+  const ends = columns.flatMap(({ period }) => [upTo(period), period]);
+  const rollUps = ends.map((period) => books.rollUp(period));
+  return rollUps.map((rollUp) => {
+    const source = laidOutSource({ chart, rollUp, beside: rollUps });
+    const { earlierYears, thisYear } = chartResults(chart, rollUp);
+    const of = { earlierYears: add(earlierYears, thisYear), thisYear: 0 };
+    const results = { section: 'equity', of, shown: ['earlierYears'] } as const;
+    const rows = layOut(CHANGES_IN_EQUITY, { ...source, results }, options);
+    const equity = negate(sectionAmounts(chart, rollUp).get('equity') ?? 0);
+    const [last] = rows.slice(-1);
+    const total = last?.type === 'sectionTotal' ? last.amount : 0;
+    return { rows, agrees: total === equity && isBalanced(chart, rollUp) };
+  });
+};
+
+/** Every account that takes postings with its balance; where none takes the results of closed years, they stand below. */
+const fillTrialBalance: Fill = ({ chart, books, options }, columns) => {
+  const nodes = [...eachNode(chart.roots)].filter(({ account }) => account.role === 'posting');
+  const hasRetained = nodes.some(({ account }) => account.systemUse === 'retainedEarnings');
+  const balances = columns.map(({ period }) => {
+    const rollUp = books.rollUp({ first: books.yearStart(period), last: period.last });
+    return { of: trialBalance(chart, rollUp, false), results: chartResults(chart, rollUp) };
+  });
+  const shown = nodes.filter(
+    ({ account: { id, kind, retiredOn } }) =>
+      statementOf(kind) !== null &&
+      (balances.some(({ of }) => (of.get(id) ?? 0) !== 0) ||
+        (options.zeroLines && retiredOn === null)),
+  );
+  const earlier = !hasRetained && balances.some(({ results }) => results.earlierYears !== 0);
+  return balances.map(({ of, results }) => {
+    const rows: SheetRow[] = shown.map(({ account: { id, number, name } }) => ({
+      type: 'account',
+      key: `account/${id}`,
+      accountId: id,
+      number,
+      name,
+      amount: of.get(id) ?? 0,
+    }));
+    const amount = negate(results.earlierYears);
+    if (earlier)
+      rows.push({ type: 'result', key: 'result/earlierYears', code: 'earlierYears', amount });
+    const left = sum(rows.map((row) => ('amount' in row ? (row.amount ?? 0) : 0)));
+    rows.push({
+      type: 'total',
+      key: 'total/allBalances',
+      code: 'allBalances',
+      amount: left,
+      final: true,
+    });
+    return { rows, agrees: left === 0 };
+  });
+};
+
+/** How each sheet is filled: a row each. Columns of changes in equity come in pairs, the start and the end of each period. */
+export const SHEETS: Readonly<Record<SheetCode, Fill>> = {
+  profitAndLoss: fillStandard('profitAndLoss'),
+  balanceSheet: fillStandard('balanceSheet'),
+  cashFlow: fillCashFlow,
+  changesInEquity: fillEquity,
+  trialBalance: fillTrialBalance,
+};
