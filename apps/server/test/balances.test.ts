@@ -1,5 +1,7 @@
-import type { BalancesAnswer } from '@iunctus/contract';
+import { randomUUID } from 'node:crypto';
+import type { BalancesAnswer, MonthlyAnswer, PostListAnswer } from '@iunctus/contract';
 import {
+  amountsWithin,
   addMonths,
   buildStatement,
   chartFrom,
@@ -73,6 +75,46 @@ describe('balances', () => {
       expect(months.get(account)).toBe(change);
       expect(yearChange).toBe(change);
     }
+  });
+
+  describe('by month', () => {
+    const monthlyOf = async (id: string): Promise<MonthlyAnswer> =>
+      (await maren.ask<MonthlyAnswer>('GET', `/clients/${id}/monthly`)).body;
+
+    it('come to the amounts of any period', async () => {
+      const { id } = await clientNamed(maren, 'Kestrel Lane Cider Works');
+      const { first, amounts, splits } = await monthlyOf(id);
+      const monthly = { first, rows: [...amounts, ...splits] };
+      for (const [from, last] of [['2025-07', '2026-06'], ['2026-03', '2026-03'], ['2024-01', '2027-01']] as const) {
+        const asked = `/clients/${id}/balances?first=${from}&last=${last}`;
+        const { body } = await maren.ask<BalancesAnswer>('GET', asked);
+        const known = new Map([...body.amounts, ...body.splits].map((row) => [row[0], row]));
+        const within = amountsWithin(monthly, { first: from, last }, 7);
+        for (const row of within) expect(known.get(row[0]) ?? [row[0], 0, 0, 0]).toEqual(row);
+      }
+    }); // prettier-ignore
+
+    it('tell twenty years apart at most, whatever year was mistyped', async () => {
+      const { id } = await clientNamed(maren, 'Tern Street Ceramics');
+      const chart = await benchChart(maren, id);
+      const [one, other] = chart.posted;
+      const lines = [one, other].map((accountId, side) => ({ accountId, amount: side === 0 ? 5 : -5, values: {}, comment: '', foreign: null })); // prettier-ignore
+      const entry = { id: randomUUID(), date: '0203-05-01', source: 'journal', comment: '', lines };
+      const asked = await maren.ask<PostListAnswer>('POST', `/clients/${id}/entry-lists`, { entries: [entry] }); // prettier-ignore
+      expect(asked.body).toMatchObject({ posted: 1, refused: [] });
+      const { amounts } = await monthlyOf(id);
+      expect(amounts.map((row) => row.length)).toEqual(amounts.map(() => 241));
+      const { body } = await maren.ask<BalancesAnswer>('GET', `/clients/${id}/balances?first=9999-12&last=9999-12`); // prettier-ignore
+      const all = new Map(body.amounts.map(([account, balance]) => [account, balance]));
+      for (const [account, ...months] of amounts)
+        expect(months.reduce((so, amount) => so + amount, 0)).toBe(all.get(account));
+    });
+
+    it('are none for books that are empty', async () => {
+      const { body } = await maren.ask<{ id: string }>('POST', '/clients', { name: 'Nothing yet', legalForm: 'corporation', country: 'US', currency: 'USD', fiscalYearStart: 1, industry: null }); // prettier-ignore
+      await maren.ask('POST', `/clients/${body.id}/chart`);
+      expect(await monthlyOf(body.id)).toMatchObject({ amounts: [], splits: [] });
+    });
   });
 
   it('agree with the entry lines that they are kept beside', async () => {

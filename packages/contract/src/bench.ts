@@ -78,6 +78,19 @@ export const BalancesAnswer = v.strictObject({
 });
 export type BalancesAnswer = v.InferOutput<typeof BalancesAnswer>;
 
+/**
+ * What was posted month by month: an id, then an amount for each month from `first` on, debit-positive minor units.
+ * Where books go back further than `first`, its column holds everything before too; the last one everything after.
+ */
+export const MonthlyRow = v.tupleWithRest([Id], v.number());
+export const MonthlyAnswer = v.strictObject({
+  first: MonthText,
+  amounts: v.array(MonthlyRow),
+  /** The same for the postings of each adopted split, by the split's id. */
+  splits: v.array(MonthlyRow),
+});
+export type MonthlyAnswer = v.InferOutput<typeof MonthlyAnswer>;
+
 /** Splits that are looked at before they are adopted, each after the ones before it. */
 export const SplitsRequest = v.pipe(
   v.strictObject({

@@ -1,5 +1,6 @@
 import type {
   BalancesAnswer,
+  MonthlyAnswer,
   BenchChart,
   EntryAnswer,
   Problem,
@@ -142,6 +143,13 @@ export const veiledBalances = (
   splits: readonly Split[],
   { veil }: PersonalVeil,
 ): Veiled<BalancesAnswer> => seen({ ...answer, ...veiledAmounts(answer, splits, veil) });
+
+/** Amounts by month as they are seen; `splits` are all those of the chart. */
+export const veiledMonthly = (
+  answer: MonthlyAnswer,
+  splits: readonly Split[],
+  { veil }: PersonalVeil,
+): Veiled<MonthlyAnswer> => seen({ ...answer, ...veiledAmounts(answer, splits, veil) });
 
 const merged = (lines: readonly EntryLine[]): EntryLine[] => {
   const sums = new Map<string, EntryLine>();

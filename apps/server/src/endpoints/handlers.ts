@@ -1,6 +1,7 @@
 import type { EndpointName } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
+import { monthlyOf } from '../balances/monthly.service';
 import {
   addClient,
   changeClient,
@@ -135,6 +136,8 @@ export const HANDLERS: Handlers = {
 
   beginChart: ({ pool }, call) => beginChart(pool, call.viewer, clientIn(call)),
   bench: ({ pool }, call) => benchOf(pool, call.viewer, clientIn(call)),
+  monthly: ({ pool }, call) =>
+    monthlyOf(pool, call.viewer, { clientId: clientIn(call), today: today() }),
   balances: ({ pool }, call) =>
     balancesOf(pool, call.viewer, { clientId: clientIn(call), ...call.query }),
   postings: ({ pool }, call) =>

@@ -11,6 +11,7 @@ const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   bench: 'quick',
   overview: 'quick',
   balances: 'quick',
+  monthly: 'quick',
   saveProposal: 'quick',
   postings: 'quick',
   splits: 'quick',
