@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { SHEET_CODES } from '@iunctus/core';
 import { MonthText } from './text';
 
 /** How a chart is to be taken out: with amounts of which months, and how it is printed. */
@@ -8,6 +9,11 @@ export const ExportQuery = v.pipe(
     last: v.optional(MonthText),
     by: v.optional(v.picklist(['number', 'statement'])),
     guidance: v.optional(v.picklist(['yes', 'no'])),
+    /** Of a statement: which, with which columns as text, how deep, and whether with lines that come to nothing. */
+    sheet: v.optional(v.picklist(SHEET_CODES)),
+    columns: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+    depth: v.optional(v.picklist(['1', '2', '3', 'all'])),
+    zero: v.optional(v.picklist(['yes', 'no'])),
   }),
   v.check(
     ({ first, last }) =>

@@ -8,3 +8,7 @@ export * from './audit-tables';
 export * from './printed-chart';
 export * from './return-workbook';
 export * from './dates-in-words';
+export type { StatementFile } from './statements/statement-file';
+export * from './statements/statement-csv';
+export * from './statements/statement-workbook';
+export * from './statements/printed-statement';

@@ -11,11 +11,14 @@ import {
   writeJournal,
   writeJson,
   writePrintedChart,
+  writePrintedStatement,
   writeReturnWorkbook,
+  writeStatementCsv,
+  writeStatementWorkbook,
   writeWorkbook,
   type CrosswalkLine,
 } from '@iunctus/exchange';
-import { firstDayOf, knownAccount, lastDayOf } from '@iunctus/core';
+import { firstDayOf, knownAccount, lastDayOf, SHEET_NAMES } from '@iunctus/core';
 import type pg from 'pg';
 import { practiceName } from '../access/access.queries';
 import type { Viewer } from '../access/viewer';
@@ -29,6 +32,7 @@ import { auditRowsOf } from './audit-rows';
 import { closingsOf } from './closings';
 import { adoptedChart, handedOutBy, tableOf, type Taken } from './export-source';
 import { returnFileOf, returnPartsOf } from './return-parts';
+import { statementFileOf } from './statement-files';
 
 /** The formats in which a chart, its balances and its return are taken out. */
 export const EXPORT_FORMATS = [
@@ -43,6 +47,9 @@ export const EXPORT_FORMATS = [
   'audit-balances',
   'return',
   'return-file',
+  'statement-pdf',
+  'statement-xlsx',
+  'statement-csv',
 ] as const;
 export type ExportFormat = (typeof EXPORT_FORMATS)[number];
 
@@ -69,6 +76,9 @@ const FILES: Readonly<Record<ExportFormat, readonly [name: string, type: string]
   'audit-balances': ['audit balances.txt', 'text/plain; charset=utf-8'],
   return: ['return lines.xlsx', XLSX],
   'return-file': ['return.json', JSON_TYPE],
+  'statement-pdf': ['statement.pdf', 'application/pdf'],
+  'statement-xlsx': ['statement.xlsx', XLSX],
+  'statement-csv': ['statement.csv', 'text/csv; charset=utf-8'],
 };
 
 interface Asked {
@@ -158,6 +168,12 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
       });
     case 'pdf':
       return printed(taken, asked);
+    case 'statement-pdf':
+      return writePrintedStatement(await statementFileOf(taken, query, asked.today));
+    case 'statement-xlsx':
+      return writeStatementWorkbook(await statementFileOf(taken, query, asked.today));
+    case 'statement-csv':
+      return writeStatementCsv(await statementFileOf(taken, query, asked.today));
     case 'journal':
       return journalFile(taken, periodIn(query));
     case 'journal-closed':
@@ -190,7 +206,10 @@ export const exportChart = async (
   const practice = await practiceName(pool, viewer);
   const adopted = await adoptedChart(pool, viewer, asked.clientId);
   const taken = { pool, viewer, client, practice, ...adopted };
-  const [name, type] = FILES[asked.format];
+  const [usual, type] = FILES[asked.format];
+  const { sheet } = asked.query;
+  const name =
+    sheet === undefined ? usual : usual.replace('statement', SHEET_NAMES[sheet].toLowerCase());
   // Every part of the file comes from answers that have passed the veil.
   return madeOfVeiled({
     name: `${client.name} ${name}`,

@@ -54,6 +54,14 @@ export const WORKSPACE_ROUTES: Routes = [
         loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
       },
       {
+        path: 'statements',
+        title: 'Statements · Iunctus',
+        loadComponent: () =>
+          import('./statements/pages/statements.page').then((m) => m.StatementsPage),
+        loadChildren: () =>
+          import('./statements/statements.routes').then((m) => m.STATEMENTS_ROUTES),
+      },
+      {
         path: 'ledger',
         title: 'Ledger · Iunctus',
         loadComponent: () => import('./ledger/pages/ledger.page').then((m) => m.LedgerPage),

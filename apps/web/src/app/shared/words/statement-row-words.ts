@@ -1,36 +1,9 @@
-import type { StatementRow } from '@iunctus/core';
-import {
-  GROUP_WORDS,
-  RESULT_WORDS,
-  SECTION_TOTAL_WORDS,
-  SECTION_WORDS,
-  TOTAL_WORDS,
-} from './statement-words';
+import type { SheetRow } from '@iunctus/core';
 
-/** What a row of a statement is called. */
-export const statementRowWords = (row: StatementRow): string => {
-  switch (row.type) {
-    case 'group':
-      return GROUP_WORDS[row.code];
-    case 'section':
-      return SECTION_WORDS[row.code];
-    case 'line':
-      return row.name;
-    case 'itself':
-      return $localize`${row.name}, not detailed`;
-    case 'subtotal':
-      return `Total ${row.name}`;
-    case 'result':
-      return RESULT_WORDS[row.code];
-    case 'sectionTotal':
-      return row.alone ? SECTION_WORDS[row.code] : SECTION_TOTAL_WORDS[row.code];
-    case 'total':
-      return TOTAL_WORDS[row.code];
-  }
-};
+export { rowName as statementRowWords } from '@iunctus/core';
 
 /** How far a row of a statement is indented, in pixels. */
-export const statementRowIndent = (row: StatementRow): number => {
+export const statementRowIndent = (row: SheetRow): number => {
   if ('level' in row) return row.level * 14;
   return row.type === 'result' ? 14 : 0;
 };

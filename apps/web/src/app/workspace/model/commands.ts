@@ -14,6 +14,11 @@ export type PlaceName =
   | 'chart'
   | 'numbers'
   | 'outline'
+  | 'statements/profitAndLoss'
+  | 'statements/balanceSheet'
+  | 'statements/cashFlow'
+  | 'statements/changesInEquity'
+  | 'statements/trialBalance'
   | 'ledger/journal'
   | 'ledger/new'
   | 'ledger/register'
@@ -102,6 +107,11 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Go to the chart`, 'chart'),
   place($localize`Go to numbers: plan and renumbering`, 'numbers'),
   place($localize`Go to the outline: many accounts at once`, 'outline'),
+  place($localize`Statement: profit and loss, with its columns`, 'statements/profitAndLoss'),
+  place($localize`Statement: balance sheet`, 'statements/balanceSheet'),
+  place($localize`Statement: cash flow`, 'statements/cashFlow'),
+  place($localize`Statement: changes in equity`, 'statements/changesInEquity'),
+  place($localize`Statement: trial balance`, 'statements/trialBalance'),
   place($localize`New journal entry`, 'ledger/new'),
   place($localize`Go to the ledger: journal of entries`, 'ledger/journal'),
   place($localize`Register of an account: every line with its balance`, 'ledger/register'),

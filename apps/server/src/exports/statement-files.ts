@@ -1,0 +1,73 @@
+import type { ExportQuery } from '@iunctus/contract';
+import {
+  buildTable,
+  columnsFromText,
+  columnsOfSet,
+  lastDayOf,
+  monthOf,
+  periodOfColumn,
+  SHEET_NAMES,
+  tableBooks,
+  type ColumnSpec,
+  type Period,
+  type PeriodContext,
+  type SheetCode,
+} from '@iunctus/core';
+import { dayInWords, periodInWords, type StatementFile } from '@iunctus/exchange';
+import { monthlyOf } from '../balances/monthly.service';
+import { badRequest } from '../problems/problem';
+import { handedOutBy, type Taken } from './export-source';
+
+const DEPTHS: Readonly<Record<NonNullable<ExportQuery['depth']>, number>> = {
+  '1': 1,
+  '2': 2,
+  '3': 3,
+  all: Infinity,
+};
+
+/** The columns that are asked for; refuses those that cannot be, and names the word that is no period. */
+const specsIn = (text: string, context: PeriodContext): readonly ColumnSpec[] => {
+  const columns = columnsFromText(text);
+  if (columns === null) return badRequest('columns', 'refer to columns before them, forty at most');
+  const specs = typeof columns === 'string' ? columnsOfSet(columns, context) : columns;
+  for (const spec of specs) {
+    const read = periodOfColumn(spec, context);
+    if (read !== null && !read.ok) badRequest('columns', `“${read.word}” is no period`);
+  }
+  return specs;
+};
+
+const subtitleOf = (sheet: SheetCode, period: Period, country: string): string =>
+  sheet === 'balanceSheet' || sheet === 'trialBalance'
+    ? `At ${dayInWords(lastDayOf(period.last), country)}`
+    : periodInWords(period, country);
+
+/** A statement as adopted, with the columns and lines that are asked for, as the viewer may see it. */
+export const statementFileOf = async (
+  taken: Taken,
+  query: ExportQuery,
+  today: string,
+): Promise<StatementFile> => {
+  const { pool, viewer, client, chart, revision } = taken;
+  const { sheet, first, last, columns = 'plain', depth = 'all', zero = 'no' } = query;
+  if (sheet === undefined) return badRequest('sheet', 'names the statement');
+  if (first === undefined || last === undefined)
+    return badRequest('first', 'names the first month');
+  const main = { first, last };
+  const context = { main, startsIn: client.fiscalYearStart, now: monthOf(today) };
+  const specs = specsIn(columns, context);
+  const monthly = await monthlyOf(pool, viewer, { clientId: client.id, today });
+  const rows = [...monthly.amounts, ...monthly.splits];
+  const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart);
+  const options = { depth: DEPTHS[depth], zeroLines: zero === 'yes' };
+  return {
+    client: client.name,
+    ...handedOutBy(taken),
+    currency: client.currency,
+    title: SHEET_NAMES[sheet],
+    subtitle: subtitleOf(sheet, main, client.country),
+    made: `Revision ${revision}, ${dayInWords(today, client.country)}`,
+    table: buildTable({ chart, books, options }, { sheet, columns: specs, context }),
+    specs,
+  };
+};

@@ -1,0 +1,49 @@
+import { formatAmount, type ColumnSet, type ColumnSpec, type TableColumn } from '@iunctus/core';
+
+export { columnName as columnHead, columnNote, shortMonths as headPeriod } from '@iunctus/core';
+
+/** Sets of columns, as they are chosen between. */
+export const COLUMN_SET_WORDS: Readonly<Record<ColumnSet, string>> = {
+  plain: $localize`The period alone`,
+  yearBefore: $localize`A year before`,
+  periodBefore: $localize`The period before`,
+  months: $localize`Month by month`,
+  quarters: $localize`Quarter by quarter`,
+  years: $localize`Four years`,
+  shares: $localize`Share of the whole`,
+  budget: $localize`Against the budget`,
+};
+
+/** What a column is, in a sentence: for its field and for who hears it. */
+export const columnSentence = (spec: ColumnSpec): string => {
+  switch (spec.is) {
+    case 'amounts':
+      return $localize`Amounts of “${spec.words}:words:”`;
+    case 'budget':
+      return $localize`Budget of “${spec.words}:words:”`;
+    case 'difference':
+      return $localize`Column ${spec.of + 1}:of: less column ${spec.from + 1}:from:`;
+    case 'percent':
+      return $localize`The same, in per cent of column ${spec.from + 1}:from:`;
+    case 'share':
+      return $localize`Column ${spec.of + 1}:of: in per cent of the whole`;
+  }
+};
+
+const parts = (tenths: number): string => {
+  if (tenths === 0) return '–';
+  const text = `${Math.trunc(Math.abs(tenths) / 10)}.${Math.abs(tenths) % 10}`;
+  return tenths < 0 ? `(${text})` : text;
+};
+
+/** A cell as it is read: amounts in the client's currency, parts in per cent. */
+export const cellWords = (
+  cell: number | null,
+  { shows }: TableColumn,
+  currency: string,
+): string => {
+  if (cell === null) return '';
+  if (shows === 'parts') return parts(cell);
+  const empty = (shows === 'debit' || shows === 'credit') && cell === 0;
+  return empty ? '' : formatAmount(cell, { currency, zero: '–' });
+};

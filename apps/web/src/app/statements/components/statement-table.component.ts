@@ -1,0 +1,191 @@
+import {
+  CdkFixedSizeVirtualScroll,
+  CdkVirtualForOf,
+  CdkVirtualScrollViewport,
+} from '@angular/cdk/scrolling';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  input,
+  linkedSignal,
+  output,
+  viewChild,
+} from '@angular/core';
+import {
+  formatAmount,
+  sectionAndAccountOf,
+  type ColumnSpec,
+  type Minor,
+  type RowKey,
+  type StatementTable,
+  type TableColumn,
+  type TableRow,
+} from '@iunctus/core';
+import { cellWords, columnHead, columnNote, columnSentence } from '../../shared/words/column-words';
+import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
+
+const ROW_HEIGHT = 25;
+
+/** What is asked of the line at the cursor. */
+export interface LineGesture {
+  readonly key: RowKey;
+  readonly does: 'up' | 'down' | 'kind' | 'lines' | 'chart' | 'open' | 'close';
+}
+
+const KEYS: Readonly<Record<string, LineGesture['does']>> = {
+  'Alt ArrowUp': 'up',
+  'Alt ArrowDown': 'down',
+  ArrowRight: 'open',
+  ArrowLeft: 'close',
+  Enter: 'lines',
+  m: 'kind',
+  c: 'chart',
+};
+
+/** A statement with its columns, as it will be printed; its head is where columns are changed, its lines are handles. */
+@Component({
+  selector: 'iu-statement-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport],
+  templateUrl: './statement-table.component.html',
+  styleUrl: './statement-table.component.css',
+})
+export class StatementTableComponent {
+  readonly table = input.required<StatementTable>();
+  readonly specs = input.required<readonly ColumnSpec[]>();
+  readonly moved = input.required<Readonly<Record<RowKey, Minor>>>();
+  readonly currency = input.required<string>();
+  readonly name = input.required<string>();
+  /** The place of the column that is being changed; `null` for none. */
+  readonly changing = input<number | null>(null);
+  readonly columnChosen = output<number>();
+  readonly gesture = output<LineGesture>();
+
+  private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
+  private readonly head = viewChild.required<ElementRef<HTMLElement>>('head');
+  protected readonly rowHeight = ROW_HEIGHT;
+  protected readonly words = statementRowWords;
+  protected readonly indent = statementRowIndent;
+  /** The row at the cursor, which stays with its account when the table changes. */
+  protected readonly cursor = linkedSignal<StatementTable, number>({
+    source: this.table,
+    computation: ({ rows }, previous) => {
+      const before = previous?.source.rows[previous.value]?.row;
+      const there = rows.findIndex(({ row }) => row.key === before?.key);
+      // A line that went to another section is the same account there.
+      const id = before !== undefined && 'accountId' in before ? before.accountId : null;
+      const found =
+        there >= 0
+          ? there
+          : rows.findIndex(({ row }) => 'accountId' in row && row.accountId === id);
+      return found >= 0 ? found : Math.min(previous?.value ?? 0, Math.max(rows.length - 1, 0));
+    },
+  });
+  protected readonly grid = computed(
+    () => `minmax(230px, 1fr) repeat(${this.table().columns.length}, minmax(104px, 132px))`,
+  );
+
+  constructor() {
+    afterNextRender(() => {
+      const scrolled = this.viewport().elementRef.nativeElement;
+      this.viewport()
+        .elementScrolled()
+        .subscribe(() => (this.head().nativeElement.scrollLeft = scrolled.scrollLeft));
+    });
+  }
+
+  /** Puts the keyboard on the lines. */
+  focus(): void {
+    this.viewport().elementRef.nativeElement.focus();
+  }
+
+  protected trackRow = (_index: number, { row }: TableRow): RowKey => row.key;
+
+  protected headOf(column: TableColumn): string {
+    return columnHead(this.table().sheet, column);
+  }
+
+  protected noteOf(column: TableColumn): string {
+    return columnNote(this.table().sheet, column);
+  }
+
+  protected sentenceOf({ spec }: TableColumn): string {
+    const found = this.specs()[spec];
+    return found === undefined ? '' : columnSentence(found);
+  }
+
+  protected cell({ cells }: TableRow, at: number): string {
+    const column = this.table().columns[at];
+    return column === undefined ? '' : cellWords(cells[at] ?? null, column, this.currency());
+  }
+
+  /** Whether what differs is bad for the business. */
+  protected isBad({ cells, better }: TableRow, at: number): boolean {
+    const is = this.table().columns[at]?.is;
+    const cell = cells[at] ?? 0;
+    if (better === null || (is !== 'difference' && is !== 'percent')) return false;
+    return better === 'more' ? cell < 0 : cell > 0;
+  }
+
+  protected movedBy({ row }: TableRow): string {
+    if (row.type === 'itself') return '';
+    const amount = this.moved()[row.key] ?? 0;
+    if (amount === 0) return '';
+    return formatAmount(amount, { currency: this.currency(), negatives: 'sign' });
+  }
+
+  protected isLine({ row }: TableRow): boolean {
+    return row.type === 'line' || row.type === 'account';
+  }
+
+  protected select(index: number): void {
+    this.cursor.set(index);
+  }
+
+  protected ask(index: number, does: LineGesture['does']): void {
+    const row = this.table().rows[index]?.row;
+    if (row === undefined) return;
+    const isLine = row.type === 'line' || row.type === 'account';
+    if (isLine || (does === 'lines' && sectionAndAccountOf(row.key) !== null))
+      this.gesture.emit({ key: row.key, does });
+  }
+
+  protected toggle(index: number): void {
+    const row = this.table().rows[index]?.row;
+    if (row?.type === 'line') this.ask(index, row.open ? 'close' : 'open');
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const last = this.table().rows.length - 1;
+    const page = Math.max(Math.floor(this.viewport().getViewportSize() / ROW_HEIGHT) - 1, 1);
+    const at = this.cursor();
+    const moves: Readonly<Record<string, number>> = {
+      ArrowDown: at + 1,
+      ArrowUp: at - 1,
+      PageDown: at + page,
+      PageUp: at - page,
+      Home: 0,
+      End: last,
+    };
+    const plain = !event.altKey && !event.ctrlKey && !event.metaKey;
+    const to = plain ? moves[event.key] : undefined;
+    const does = event.ctrlKey ? undefined : KEYS[`${event.altKey ? 'Alt ' : ''}${event.key}`];
+    if (to === undefined && does === undefined) return;
+    event.preventDefault();
+    if (to === undefined) return this.ask(at, does as LineGesture['does']);
+    const next = Math.min(Math.max(to, 0), last);
+    this.select(next);
+    this.bringIntoSight(next);
+  }
+
+  private bringIntoSight(index: number): void {
+    const viewport = this.viewport();
+    const [top, height] = [viewport.measureScrollOffset(), viewport.getViewportSize()];
+    const y = index * ROW_HEIGHT;
+    if (y < top) viewport.scrollToOffset(y);
+    else if (y + ROW_HEIGHT > top + height) viewport.scrollToOffset(y + ROW_HEIGHT - height);
+  }
+}

@@ -1,0 +1,72 @@
+import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { monthOf, type PeriodContext } from '@iunctus/core';
+import { ApiService } from '../../shared/api/api.service';
+import { reading } from '../../shared/api/reading';
+import { today } from '../../shared/dates/today';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import type { TableMessage, TableResult, TableWish } from '../workers/table-messages';
+import { createTableWorker } from '../workers/table-worker.factory';
+
+/** The worker that computes tables, kept up to date with the store; what it computed last as a signal. */
+@Injectable()
+export class TableEngine {
+  private readonly store = inject(Store);
+  private readonly api = inject(ApiService);
+  private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
+  private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
+  private readonly openings = this.store.selectSignal(workspaceFeature.selectOpenings);
+  private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
+  private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
+  private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  private readonly worker = createTableWorker();
+
+  /** What was posted month by month; read anew when the amounts of the bench were. */
+  readonly monthly = reading(
+    () => {
+      const [client, balances] = [this.client(), this.balances()];
+      return client === null || balances === null ? undefined : { clientId: client.id, balances };
+    },
+    ({ clientId }) => this.api.ask('monthly', { clientId }),
+  );
+  /** Where periods in words are seen from; `null` while no client is open. */
+  readonly context = computed<PeriodContext | null>(() => {
+    const [main, client] = [this.period(), this.client()];
+    if (main === null || client === null) return null;
+    return { main, startsIn: client.fiscalYearStart, now: monthOf(today()) };
+  });
+  readonly wish = signal<TableWish | null>(null);
+  readonly result = signal<TableResult | null>(null);
+
+  constructor() {
+    this.worker.addEventListener('message', ({ data }: MessageEvent<TableResult>) =>
+      this.result.set(data),
+    );
+    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    effect(() => {
+      const adopted = this.adopted();
+      if (adopted !== null)
+        this.send({ type: 'chart', chart: adopted.chart, steps: untracked(this.steps) });
+    });
+    effect(() => this.send({ type: 'steps', steps: this.steps() }));
+    effect(() => this.send({ type: 'openings', openings: this.openings() }));
+    effect(() => {
+      const read = this.monthly.value();
+      if (read === null) return;
+      const rows = [...read.amounts, ...read.splits];
+      this.send({ type: 'monthly', monthly: { first: read.first, rows } });
+    });
+    effect(() => {
+      const context = this.context();
+      if (context !== null) this.send({ type: 'context', context });
+    });
+    effect(() => {
+      const wish = this.wish();
+      if (wish !== null) this.send({ type: 'wish', wish });
+    });
+  }
+
+  private send(message: TableMessage): void {
+    this.worker.postMessage(message);
+  }
+}

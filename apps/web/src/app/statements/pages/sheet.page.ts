@@ -1,0 +1,337 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import {
+  accountOf,
+  COLUMN_LIMIT,
+  COLUMN_SETS,
+  columnsAsText,
+  columnsFromText,
+  columnsOfSet,
+  elementOf,
+  firstDayOf,
+  hasBudgets,
+  lastDayOf,
+  planLineKind,
+  planLineStep,
+  sectionAndAccountOf,
+  SHEET_CODES,
+  withoutColumn,
+  type ColumnSet,
+  type ColumnSpec,
+  type KindCode,
+  type LinePlan,
+  type RowKey,
+  type SheetCode,
+} from '@iunctus/core';
+import { addressOf } from '../../shared/api/api.service';
+import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
+import { PickComponent } from '../../shared/components/pick.component';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
+import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { SHEET_WORDS } from '../../shared/words/statement-words';
+import { Rights } from '../../session/state/rights';
+import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
+import { ChartView } from '../../workspace/model/chart-view';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ColumnStripComponent } from '../components/column-strip.component';
+import { StatementTableComponent, type LineGesture } from '../components/statement-table.component';
+import { TableEngine } from '../model/table-engine';
+
+const DEPTHS: readonly OneOf<number>[] = [
+  { value: 1, words: '1' },
+  { value: 2, words: '2' },
+  { value: 3, words: '3' },
+  { value: Infinity, words: $localize`All` },
+];
+
+/** Depths as the address has them. */
+const DEPTH_TEXTS = ['1', '2', '3', 'all'] as const;
+
+const STAYS: Readonly<Record<Extract<LinePlan, { ok: false }>['why'], string>> = {
+  edge: $localize`It stands first or last of its group already. M sends it to another section.`,
+  orderOfKinds: $localize`These lines stand in the order of their kinds. M gives it another kind.`,
+  nothing: $localize`It stands there already.`,
+};
+
+const OWN = 'own';
+
+/** Puts the keyboard on the field for a kind, once its words are in it, so that what is typed takes their place. */
+const takeField = (host: HTMLElement): void => {
+  const field = host.querySelector<HTMLInputElement>('.kind input');
+  field?.focus();
+  void Promise.resolve().then(() => field?.select());
+};
+
+/** One statement with its columns: what it shows is in its address, so that it can be kept and handed on. */
+@Component({
+  selector: 'iu-sheet-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    ColumnStripComponent,
+    KindChoiceComponent,
+    OneOfComponent,
+    PickComponent,
+    ReadingNoteComponent,
+    RouterLink,
+    StatementTableComponent,
+  ],
+  providers: [TableEngine],
+  templateUrl: './sheet.page.html',
+  styleUrl: './sheet.page.css',
+})
+export class SheetPage {
+  protected readonly engine = inject(TableEngine);
+  protected readonly proposed = inject(ProposedChart);
+  protected readonly rights = inject(Rights);
+  private readonly view = inject(ChartView);
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
+  private readonly lines = viewChild(StatementTableComponent);
+  readonly clientId = input.required<string>();
+  readonly sheet = input<string>();
+  readonly columns = input<string>();
+  readonly depth = input<string>();
+  readonly zero = input<string>();
+  readonly as = input<string>();
+
+  protected readonly depths = DEPTHS;
+  protected readonly code = computed<SheetCode>(
+    () => SHEET_CODES.find((code) => code === this.sheet()) ?? 'profitAndLoss',
+  );
+  protected readonly name = computed(() => SHEET_WORDS[this.code()]);
+  protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
+  private readonly depthText = computed(
+    () => DEPTH_TEXTS.find((text) => text === this.depth()) ?? '2',
+  );
+  protected readonly shownDepth = computed(() =>
+    this.depthText() === 'all' ? Infinity : Number(this.depthText()),
+  );
+  protected readonly zeroLines = computed(() => this.zero() === '1');
+  protected readonly asProposed = computed(() => this.as() !== 'adopted');
+
+  private readonly asked = computed<ColumnSet | readonly ColumnSpec[]>(
+    () => columnsFromText(this.columns() ?? 'plain') ?? 'plain',
+  );
+  protected readonly specs = computed<readonly ColumnSpec[]>(() => {
+    const [asked, context] = [this.asked(), this.engine.context()];
+    if (typeof asked !== 'string') return asked;
+    return context === null ? [] : columnsOfSet(asked, context);
+  });
+  protected readonly sets = computed(() => {
+    const budgets = hasBudgets(this.proposed.chart()) && this.code() === 'profitAndLoss';
+    const sets = COLUMN_SETS.filter((set) => set !== 'budget' || budgets);
+    const offered = sets.map((value) => ({
+      value: value as string,
+      words: COLUMN_SET_WORDS[value],
+    }));
+    const own = { value: OWN, words: $localize`Own columns` };
+    return typeof this.asked() === 'string' ? offered : [own, ...offered];
+  });
+  protected readonly chosenSet = computed(() => {
+    const asked = this.asked();
+    return typeof asked === 'string' ? asked : OWN;
+  });
+  /** Sheets whose columns are their own take periods alone. */
+  protected readonly takesColumns = computed(() => this.code() !== 'changesInEquity');
+  protected readonly budgets = computed(() => this.code() === 'profitAndLoss');
+
+  /** The column that is being changed. */
+  protected readonly changing = signal<number | null>(null);
+  /** What is being said of it. */
+  protected readonly strip = computed(() => {
+    const [at, context] = [this.changing(), this.engine.context()];
+    const spec = at === null ? undefined : this.specs()[at];
+    return at === null || spec === undefined || context === null ? null : { at, spec, context };
+  });
+  private readonly open = signal<ReadonlyMap<RowKey, boolean>>(new Map());
+  /** The line whose kind is being chosen. */
+  protected readonly kindOf = signal<RowKey | null>(null);
+  protected readonly notice = signal('');
+
+  protected readonly result = computed(() => {
+    const result = this.engine.result();
+    return result?.table.sheet === this.code() ? result : null;
+  });
+  protected readonly subtitle = computed(() => {
+    const period = this.engine.context()?.main;
+    if (period === undefined) return '';
+    const isOfDay = this.code() === 'balanceSheet' || this.code() === 'trialBalance';
+    return isOfDay ? $localize`At ${endOfPeriod(period)}` : longPeriod(period);
+  });
+  protected readonly choosingFor = computed(() => {
+    const id = sectionAndAccountOf(this.kindOf() ?? '')?.accountId ?? null;
+    return id === null ? undefined : accountOf(this.proposed.chart(), id);
+  });
+  protected readonly near = computed(() => {
+    const account = this.choosingFor();
+    return account === undefined ? null : elementOf(account.kind);
+  });
+  /** What is printed and written is as adopted. */
+  protected readonly files = computed(() => {
+    const period = this.engine.context()?.main;
+    if (period === undefined) return null;
+    const query = {
+      sheet: this.code(),
+      first: period.first,
+      last: period.last,
+      columns: columnsAsText(this.asked()),
+      depth: this.depthText(),
+      zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
+    };
+    const of = (format: string): string =>
+      addressOf('exportChart', { clientId: this.clientId(), format, query });
+    return { pdf: of('statement-pdf'), xlsx: of('statement-xlsx'), csv: of('statement-csv') };
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    const injector = inject(Injector);
+    effect(() => {
+      if (this.kindOf() === null) return;
+      afterNextRender(() => takeField(host), { injector });
+    });
+    effect(() => {
+      const specs = this.specs();
+      if (specs.length === 0) return;
+      this.engine.wish.set({
+        sheet: this.code(),
+        columns: specs,
+        depth: this.shownDepth(),
+        zeroLines: this.zeroLines(),
+        open: [...this.open()],
+        proposed: this.asProposed(),
+      });
+    });
+  }
+
+  protected show(query: Readonly<Record<string, string | null>>): void {
+    void this.router.navigate([], {
+      relativeTo: this.route,
+      queryParams: query,
+      queryParamsHandling: 'merge',
+      replaceUrl: true,
+    });
+  }
+
+  protected showDepth(depth: number): void {
+    this.open.set(new Map());
+    this.show({ depth: depth === Infinity ? 'all' : String(depth) });
+  }
+
+  protected showSet(set: string): void {
+    if (set === OWN) return;
+    this.changing.set(null);
+    this.show({ columns: set === 'plain' ? null : set });
+  }
+
+  private showColumns(specs: readonly ColumnSpec[]): void {
+    this.show({ columns: columnsAsText(specs) });
+  }
+
+  protected changeColumn(at: number): void {
+    this.changing.update((before) => (before === at ? null : at));
+  }
+
+  protected addColumn(): void {
+    const specs = this.specs();
+    if (specs.length >= COLUMN_LIMIT) return;
+    this.changing.set(specs.length);
+    this.showColumns([...specs, { is: 'amounts', words: 'a year before' }]);
+  }
+
+  protected putColumn(at: number, spec: ColumnSpec): void {
+    this.showColumns(this.specs().map((one, index) => (index === at ? spec : one)));
+  }
+
+  protected removeColumn(at: number): void {
+    const left = withoutColumn(this.specs(), at);
+    this.changing.set(null);
+    if (left.length === 0) this.show({ columns: null });
+    else this.showColumns(left);
+    this.lines()?.focus();
+  }
+
+  protected closeStrip(): void {
+    this.changing.set(null);
+    this.lines()?.focus();
+  }
+
+  protected act({ key, does }: LineGesture): void {
+    this.notice.set('');
+    switch (does) {
+      case 'open':
+      case 'close':
+        this.open.update((open) => new Map(open).set(key, does === 'open'));
+        return;
+      case 'lines':
+        return this.openRegister(key);
+      case 'chart':
+        return this.goToChart(key);
+      case 'kind':
+        if (this.mayChange() && sectionAndAccountOf(key)?.accountId != null) this.kindOf.set(key);
+        return;
+      default:
+        this.propose(key, (line) => planLineStep(this.proposed.chart(), line, does));
+    }
+  }
+
+  protected giveKind(kind: KindCode): void {
+    const key = this.kindOf();
+    this.kindOf.set(null);
+    if (key !== null) this.propose(key, (line) => planLineKind(this.proposed.chart(), line, kind));
+    this.lines()?.focus();
+  }
+
+  protected leaveKind(): void {
+    this.kindOf.set(null);
+    this.lines()?.focus();
+  }
+
+  private mayChange(): boolean {
+    return this.rights.may('change') && this.asProposed();
+  }
+
+  private propose(key: RowKey, plan: (line: Parameters<typeof planLineStep>[1]) => LinePlan): void {
+    const subject = sectionAndAccountOf(key);
+    if (subject?.accountId == null || !this.mayChange()) return;
+    const planned = plan({ section: subject.section, accountId: subject.accountId });
+    if (!planned.ok) return this.notice.set(STAYS[planned.why]);
+    const refusal = this.proposed.propose(planned.operations);
+    if (refusal !== null) this.notice.set(refusalWords(refusal, this.proposed.chart()));
+  }
+
+  private accountIn(key: RowKey): string | null {
+    return sectionAndAccountOf(key)?.accountId ?? /^account\/(.+)$/.exec(key)?.[1] ?? null;
+  }
+
+  private openRegister(key: RowKey): void {
+    const period = this.engine.context()?.main;
+    const of = sectionAndAccountOf(key) === null ? this.accountIn(key) : key;
+    if (period === undefined || of === null) return;
+    const [first, last] = [firstDayOf(period.first), lastDayOf(period.last)];
+    void this.router.navigate(['/clients', this.clientId(), 'ledger', 'register'], {
+      queryParams: { of, first, last },
+    });
+  }
+
+  private goToChart(key: RowKey): void {
+    const id = this.accountIn(key);
+    if (id === null) return;
+    this.view.goTo(id);
+    void this.router.navigate(['/clients', this.clientId(), 'chart']);
+  }
+}

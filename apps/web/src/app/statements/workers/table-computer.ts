@@ -1,0 +1,115 @@
+import {
+  advance,
+  buildTable,
+  chartOf,
+  emptyChart,
+  planOpenings,
+  proposedChart,
+  subtract,
+  tableBooks,
+  trackOf,
+  type Chart,
+  type MonthlyAmounts,
+  type PendingOpening,
+  type PeriodContext,
+  type ProposalStep,
+  type StatementTable,
+  type TableBooks,
+  type Track,
+} from '@iunctus/core';
+import type { TableMessage, TableResult, TableWish } from './table-messages';
+
+interface State {
+  readonly track: Track;
+  readonly monthly: MonthlyAmounts | null;
+  readonly openings: readonly PendingOpening[];
+  readonly context: PeriodContext | null;
+  readonly wish: TableWish | null;
+}
+
+const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
+  const next = advance(track, steps);
+  return next.ok ? next.track : track;
+};
+
+const next = (state: State, message: TableMessage): State => {
+  switch (message.type) {
+    case 'chart':
+      return { ...state, track: moved(trackOf(chartOf(message.chart)), message.steps) };
+    case 'steps':
+      return { ...state, track: moved(state.track, message.steps) };
+    case 'monthly':
+      return { ...state, monthly: message.monthly };
+    case 'openings':
+      return { ...state, openings: message.openings };
+    case 'context':
+      return { ...state, context: message.context };
+    case 'wish':
+      return { ...state, wish: message.wish };
+  }
+};
+
+/** The books with and without the balances that the proposal brings along; kept while nothing of them changes. */
+interface Books {
+  readonly posted: TableBooks;
+  readonly proposed: TableBooks;
+}
+
+const booksOf = ({ track, monthly, openings, context }: State): Books | null => {
+  if (monthly === null || context === null) return null;
+  const { startsIn } = context;
+  const posted = tableBooks(monthly, startsIn);
+  const ids = new Set(
+    track.steps.flatMap(({ id, opening }) => (opening === undefined ? [] : [id])),
+  );
+  const there = openings.filter(({ stepId }) => ids.has(stepId));
+  if (there.length === 0) return { posted, proposed: posted };
+  const planned = planOpenings(proposedChart(track), there, startsIn);
+  return { posted, proposed: tableBooks(monthly, startsIn, planned) };
+};
+
+const movedBetween = (before: StatementTable, after: StatementTable): TableResult['moved'] => {
+  const former = new Map(before.rows.map(({ row, cells }) => [row.key, cells[0] ?? 0]));
+  return Object.fromEntries(
+    after.rows.flatMap(({ row, cells: [cell] }) => {
+      if (cell == null) return [];
+      const shift = subtract(cell, former.get(row.key) ?? 0);
+      return shift === 0 ? [] : [[row.key, shift] as const];
+    }),
+  );
+};
+
+/**
+ * What the worker does, apart from being a worker: keeps chart, proposal and books, and answers every message with the
+ * table that is wished for. `null` while something for it is not there yet.
+ */
+export const createTableComputer = (): ((message: TableMessage) => TableResult | null) => {
+  let state: State = {
+    track: trackOf(emptyChart()),
+    monthly: null,
+    openings: [],
+    context: null,
+    wish: null,
+  };
+  let books = booksOf(state);
+  return (message) => {
+    const before = state;
+    state = next(state, message);
+    const { track, context, wish, monthly, openings } = state;
+    const others =
+      monthly !== before.monthly ||
+      context?.startsIn !== before.context?.startsIn ||
+      openings !== before.openings ||
+      (openings.length > 0 && track !== before.track);
+    if (others) books = booksOf(state);
+    if (books === null || context === null || wish === null) return null;
+    const { sheet, columns, depth, zeroLines, open, proposed } = wish;
+    const options = { depth, zeroLines, open: new Map(open) };
+    const tableOver = (chart: Chart, over: TableBooks): StatementTable =>
+      buildTable({ chart, books: over, options }, { sheet, columns, context });
+    const adopted = (): StatementTable => tableOver(track.base, (books as Books).posted);
+    if (!proposed) return { table: adopted(), moved: {} };
+    const table = tableOver(proposedChart(track), books.proposed);
+    return { table, moved: track.steps.length === 0 ? {} : movedBetween(adopted(), table) };
+  };
+};

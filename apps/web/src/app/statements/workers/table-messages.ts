@@ -1,0 +1,44 @@
+import type {
+  BookedChartRecord,
+  ColumnSpec,
+  Minor,
+  MonthlyAmounts,
+  PendingOpening,
+  PeriodContext,
+  ProposalStep,
+  RowKey,
+  SheetCode,
+  StatementTable,
+} from '@iunctus/core';
+
+/** What is to be shown, and how. */
+export interface TableWish {
+  readonly sheet: SheetCode;
+  readonly columns: readonly ColumnSpec[];
+  readonly depth: number;
+  readonly zeroLines: boolean;
+  /** Lines that are open or closed whatever the depth. */
+  readonly open: readonly (readonly [RowKey, boolean])[];
+  /** As proposed, or as last adopted. */
+  readonly proposed: boolean;
+}
+
+/** What the page tells the worker. Every message is answered by one result, once there is something to show. */
+export type TableMessage =
+  | {
+      readonly type: 'chart';
+      readonly chart: BookedChartRecord;
+      readonly steps: readonly ProposalStep[];
+    }
+  | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
+  | { readonly type: 'monthly'; readonly monthly: MonthlyAmounts }
+  | { readonly type: 'openings'; readonly openings: readonly PendingOpening[] }
+  | { readonly type: 'context'; readonly context: PeriodContext }
+  | { readonly type: 'wish'; readonly wish: TableWish };
+
+/** What the worker computed. */
+export interface TableResult {
+  readonly table: StatementTable;
+  /** By how much the proposal moves rows, in the first column; empty for what is shown as adopted. */
+  readonly moved: Readonly<Record<RowKey, Minor>>;
+}

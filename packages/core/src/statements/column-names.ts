@@ -1,0 +1,46 @@
+import { endDay, shortMonths, startDay } from '../dates/month-names';
+import type { SheetCode } from './sheets';
+import type { TableColumn } from './table';
+
+const periodOn = (sheet: SheetCode, { period, is, wrong }: TableColumn): string => {
+  if (wrong !== null) return `“${wrong}” is no period`;
+  if (period === null) return '';
+  if (is === 'start') return startDay(period);
+  if (is === 'end') return endDay(period);
+  return sheet === 'balanceSheet' || sheet === 'trialBalance'
+    ? endDay(period)
+    : shortMonths(period);
+};
+
+const WHOLES: Partial<Record<SheetCode, string>> = {
+  profitAndLoss: '% of revenue',
+  balanceSheet: '% of assets',
+};
+
+/** What stands at the head of a column. */
+export const columnName = (sheet: SheetCode, column: TableColumn): string => {
+  if (column.shows === 'debit') return 'Debit';
+  if (column.shows === 'credit') return 'Credit';
+  switch (column.is) {
+    case 'amounts':
+    case 'start':
+    case 'end':
+      return periodOn(sheet, column);
+    case 'change':
+      return 'Change';
+    case 'budget':
+      return 'Budget';
+    case 'difference':
+      return '±';
+    case 'percent':
+      return '± %';
+    case 'share':
+      return WHOLES[sheet] ?? '% of the whole';
+  }
+};
+
+/** What stands small under it: of which period a budget or a side is. */
+export const columnNote = (sheet: SheetCode, column: TableColumn): string => {
+  const sided = column.shows === 'debit' || column.shows === 'credit';
+  return sided || column.is === 'budget' || column.is === 'change' ? periodOn(sheet, column) : '';
+};

@@ -1,0 +1,241 @@
+import {
+  columnName,
+  columnNote,
+  formatAmount,
+  rowName,
+  type TableColumn,
+  type TableRow,
+} from '@iunctus/core';
+import pdfmake from 'pdfmake';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { inType, isPrintedFont, PRINTED_FONTS } from '../printed-type';
+import { depthOf, isBold, type StatementFile } from './statement-file';
+
+pdfmake.setFonts(PRINTED_FONTS);
+// Nothing is fetched, and no file but the fonts is read, whatever a text holds.
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy(isPrintedFont);
+
+const INK = '#2a2433';
+const QUIET = '#5f566a';
+
+/** Points at the left and right of a page, and what a column of amounts needs. */
+const SIDE = 48;
+const AMOUNTS = 74;
+const NAMES = 150;
+const LONG = { letter: 792, a4: 841.89 } as const;
+const SHORT = { letter: 612, a4: 595.28 } as const;
+
+/** A part of a statement that does not come apart at the end of a page: so many rows at most. */
+const TOGETHER = 14;
+
+interface Sheet {
+  readonly file: StatementFile;
+  /** The columns that stand on these pages, by place. */
+  readonly columns: readonly number[];
+  readonly landscape: boolean;
+}
+
+const fitting = (width: number): number => Math.floor((width - 2 * SIDE - NAMES) / AMOUNTS);
+
+/** Columns that do not fit beside one another go on to pages of their own. */
+const sheetsOf = (file: StatementFile): readonly Sheet[] => {
+  const { columns } = file.table;
+  const landscape = columns.length > fitting(SHORT[file.paper]);
+  const most = fitting(landscape ? LONG[file.paper] : SHORT[file.paper]);
+  const sheets: Sheet[] = [];
+  for (let from = 0; from === 0 || from < columns.length; from += most)
+    sheets.push({
+      file,
+      landscape,
+      columns: columns.slice(from, from + most).map((_column, at) => from + at),
+    });
+  return sheets;
+};
+
+const widthsOf = ({ columns }: Sheet): (string | number)[] => [
+  '*',
+  ...columns.map(() => AMOUNTS - 6),
+];
+
+const parts = (tenths: number): string => {
+  if (tenths === 0) return '–';
+  const text = `${Math.trunc(Math.abs(tenths) / 10)}.${Math.abs(tenths) % 10}`;
+  return tenths < 0 ? `(${text})` : text;
+};
+
+const cellText = (cell: number | null, { shows }: TableColumn, currency: string): string => {
+  if (cell === null) return '';
+  if (shows === 'parts') return parts(cell);
+  const sided = shows === 'debit' || shows === 'credit';
+  return sided && cell === 0 ? '' : formatAmount(cell, { currency, zero: '–' });
+};
+
+type Side = boolean;
+
+/** A single rule above what sums up, a double one under the last total. */
+const rules = ({ row }: TableRow): [Side, Side, Side, Side] => {
+  const above = row.type === 'subtotal' || row.type === 'sectionTotal' || row.type === 'total';
+  return [false, above, false, row.type === 'total' && row.final];
+};
+
+const lineCells = (line: TableRow, { file, columns }: Sheet): TableCell[] => {
+  const { row, cells } = line;
+  const title = row.type === 'group' || row.type === 'section';
+  const bold = isBold(row);
+  return [
+    {
+      text: inType(rowName(row), title ? 'Title' : 'Text'),
+      bold,
+      fontSize: title ? 10.5 : 9,
+      margin: [depthOf(row) * 10, title ? 5 : 0, 0, 0],
+      border: [false, false, false, false],
+    },
+    ...columns.map((at): TableCell => {
+      const column = file.table.columns[at];
+      const text = column === undefined ? '' : cellText(cells[at] ?? null, column, file.currency);
+      return { text, bold, alignment: 'right', border: rules(line) };
+    }),
+  ];
+};
+
+/** What stands over other rows and never alone at the end of a page: headings, and lines whose sub-accounts follow. */
+const isHeading = ({ row }: TableRow): boolean =>
+  row.type === 'group' || row.type === 'section' || (row.type === 'line' && row.open);
+
+/** Rows in parts that are kept together: headings with what stands under them, up to the next heading. */
+const partsOf = (rows: readonly TableRow[]): readonly (readonly TableRow[])[] => {
+  const found: TableRow[][] = [];
+  for (const line of rows) {
+    const part = found.at(-1);
+    const before = part?.at(-1);
+    const begins = before === undefined || (isHeading(line) && !isHeading(before));
+    if (part === undefined || begins) found.push([line]);
+    else part.push(line);
+  }
+  return found;
+};
+
+const headingsIn = (rows: readonly TableRow[]): number =>
+  Math.max(
+    rows.findIndex((line) => !isHeading(line)),
+    0,
+  );
+
+const partTable = (rows: readonly TableRow[], sheet: Sheet): Content => {
+  return {
+    unbreakable: rows.length <= TOGETHER,
+    table: {
+      headerRows: headingsIn(rows),
+      keepWithHeaderRows: 2,
+      dontBreakRows: true,
+      widths: widthsOf(sheet),
+      body: rows.map((line) => lineCells(line, sheet)),
+    },
+    layout: {
+      paddingTop: () => 1.5,
+      paddingBottom: () => 1.5,
+      paddingLeft: () => 3,
+      paddingRight: () => 3,
+      hLineWidth: () => 0.6,
+      vLineWidth: () => 0,
+      hLineColor: () => INK,
+    },
+  };
+};
+
+/** The second rule under a last total, just below the first. */
+const doubleRule = (sheet: Sheet): Content => {
+  const width = sheet.columns.length * AMOUNTS;
+  const page = sheet.landscape ? LONG[sheet.file.paper] : SHORT[sheet.file.paper];
+  const right = page - 2 * SIDE;
+  return {
+    canvas: [
+      {
+        type: 'line',
+        x1: right - width,
+        x2: right,
+        y1: 1.4,
+        y2: 1.4,
+        lineWidth: 0.6,
+        lineColor: INK,
+      },
+    ],
+  };
+};
+
+const endsFinal = (rows: readonly TableRow[]): boolean => {
+  const last = rows.at(-1)?.row;
+  return last?.type === 'total' && last.final;
+};
+
+const bodyOf = (sheet: Sheet): Content[] =>
+  partsOf(sheet.file.table.rows).flatMap((rows) => [
+    partTable(rows, sheet),
+    ...(endsFinal(rows) ? [doubleRule(sheet)] : []),
+  ]);
+
+const columnHeads = ({ file, columns }: Sheet): TableCell[] => {
+  const { sheet } = file.table;
+  return columns.map((at): TableCell => {
+    const column = file.table.columns[at];
+    if (column === undefined) return '';
+    const [name, note] = [columnName(sheet, column), columnNote(sheet, column)];
+    return {
+      stack: [
+        { text: inType(name), bold: true },
+        ...(note === '' ? [] : [{ text: inType(note), fontSize: 7.5, color: QUIET }]),
+      ],
+      alignment: 'right',
+    };
+  });
+};
+
+const headOf = (sheet: Sheet): Content => {
+  const { client, title, subtitle, currency } = sheet.file;
+  return {
+    margin: [SIDE, 34, SIDE, 0],
+    stack: [
+      { text: inType(client, 'Title'), fontSize: 17, bold: true },
+      { text: inType(title, 'Title'), fontSize: 13, margin: [0, 2, 0, 0] },
+      { text: inType(subtitle), color: QUIET, margin: [0, 1, 0, 8] },
+      {
+        table: {
+          widths: widthsOf(sheet),
+          body: [[{ text: currency, color: QUIET, margin: [0, 6, 0, 0] }, ...columnHeads(sheet)]],
+        },
+        layout: {
+          hLineWidth: (at: number) => (at === 1 ? 0.8 : 0),
+          vLineWidth: () => 0,
+          paddingLeft: () => 3,
+          paddingRight: () => 3,
+          hLineColor: () => INK,
+        },
+      },
+    ],
+  };
+};
+
+/** A statement as it is handed over: paper of the country, its head on every page, no heading left alone. */
+export const writePrintedStatement = async (file: StatementFile): Promise<Uint8Array> => {
+  const sheets = sheetsOf(file);
+  const document = pdfmake.createPdf({
+    pageSize: file.paper === 'letter' ? 'LETTER' : 'A4',
+    pageOrientation: sheets[0]?.landscape === true ? 'landscape' : 'portrait',
+    pageMargins: [SIDE, 122, SIDE, 52],
+    defaultStyle: { font: 'Text', fontSize: 9, lineHeight: 1.12, color: INK },
+    info: { title: `${file.client}: ${file.title}`, author: file.author },
+    footer: (page, pages) => ({
+      columns: [
+        { text: inType(file.author) },
+        { text: inType(file.made), alignment: 'center' },
+        { text: `${page} of ${pages}`, alignment: 'right' },
+      ],
+      fontSize: 8,
+      color: QUIET,
+      margin: [SIDE, 18, SIDE, 0],
+    }),
+    content: sheets.map((sheet) => ({ section: bodyOf(sheet), header: () => headOf(sheet) })),
+  });
+  return new Uint8Array(await document.getBuffer());
+};

@@ -1,0 +1,29 @@
+import type { ColumnSpec, Paper, SheetRow, StatementTable } from '@iunctus/core';
+
+/** A statement on its way out. */
+export interface StatementFile {
+  readonly client: string;
+  /** Who hands it out: the practice. */
+  readonly author: string;
+  readonly paper: Paper;
+  readonly currency: string;
+  /** “Profit and loss”. */
+  readonly title: string;
+  /** “July to October 2026”, “at October 31, 2026”. */
+  readonly subtitle: string;
+  /** “Revision 3, printed November 27, 2026”. */
+  readonly made: string;
+  readonly table: StatementTable;
+  /** The columns that were asked for: from which others some are reckoned. */
+  readonly specs: readonly ColumnSpec[];
+}
+
+/** How deep a row is indented: headings and totals at the edge. */
+export const depthOf = (row: SheetRow): number => {
+  if ('level' in row) return row.level;
+  return row.type === 'result' ? 1 : 0;
+};
+
+/** Whether a row stands out. */
+export const isBold = ({ type }: SheetRow): boolean =>
+  type === 'group' || type === 'section' || type === 'sectionTotal' || type === 'total';

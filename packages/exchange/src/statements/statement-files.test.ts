@@ -1,0 +1,192 @@
+import ExcelJS from 'exceljs';
+import parsePdf from 'pdf-parse';
+import {
+  buildTable,
+  columnsFromText,
+  columnsOfSet,
+  SHEET_CODES,
+  tableBooks,
+  type ColumnSpec,
+  type MonthlyTuple,
+  type SheetCode,
+} from '@iunctus/core';
+import { aChart } from '@iunctus/core/testing';
+import { writeStatementCsv } from './statement-csv';
+import type { StatementFile } from './statement-file';
+import { writePrintedStatement } from './printed-statement';
+import { writeStatementWorkbook } from './statement-workbook';
+
+const CHART = aChart(
+  [
+    '1010 Bank [bank]',
+    '1500 Press [propertyAndEquipment]',
+    '1590 Worn so far [accumulatedDepreciation]',
+    '3010 Capital [ownersCapital]',
+    '4010 =Taproom [saleOfGoods]',
+    '4090 Returns [returnsAndDiscounts]',
+    '5010 Fruit [costOfSales]',
+    '6000 Running costs: [operatingExpense]',
+    '  6100 Premises: [operatingExpense]',
+    '    6110 Rent [operatingExpense]',
+    '    6120 Power [operatingExpense]',
+    '  6200 Fuel [operatingExpense]',
+    '6400 Depreciation [depreciation]',
+    '7010 Interest [financeCost]',
+  ].join('\n'),
+);
+
+const POSTED: readonly MonthlyTuple[] = [
+  ['1010', 61_500, -3_000, 29_500],
+  ['1500', 20_000],
+  ['1590', -500, -500, -500],
+  ['3010', -50_000],
+  ['4010', -60_000, -20_000, -55_000],
+  ['4090', 4_000, 500, 0],
+  ['5010', 15_000, 8_000, 14_000],
+  ['6110', 6_000, 6_000, 6_000],
+  ['6120', 2_000, 6_500, 3_500],
+  ['6200', 1_000, 1_500, 1_500],
+  ['6400', 500, 500, 500],
+  ['7010', 500, 500, 500],
+];
+
+const fileOf = (sheet: SheetCode, columns: string, chart = CHART): StatementFile => {
+  const context = { main: { first: '2026-01', last: '2026-03' }, startsIn: 1, now: '2026-03' };
+  const read = columnsFromText(columns) ?? 'plain';
+  const specs: readonly ColumnSpec[] =
+    typeof read === 'string' ? columnsOfSet(read, context) : read;
+  const books = tableBooks({ first: '2026-01', rows: POSTED }, 1);
+  const options = { depth: Infinity, zeroLines: false };
+  return {
+    client: 'Cider works',
+    author: 'Quill Row',
+    paper: 'letter',
+    currency: 'USD',
+    title: 'Profit and loss',
+    subtitle: 'January to March 2026',
+    made: 'Revision 3, April 2, 2026',
+    table: buildTable({ chart, books, options }, { sheet, columns: specs, context }),
+    specs,
+  };
+};
+
+const sheetOf = async (file: StatementFile): Promise<ExcelJS.Worksheet> => {
+  const book = new ExcelJS.Workbook();
+  await book.xlsx.load((await writeStatementWorkbook(file)).buffer as ArrayBuffer);
+  const [sheet] = book.worksheets;
+  if (sheet === undefined) throw new Error('no sheet');
+  return sheet;
+};
+
+/** What a formula comes to, reckoned from the cells alone: sums leave out sums, as SUBTOTAL does. */
+const reckoned = (sheet: ExcelJS.Worksheet, name: string): number => {
+  const { value } = sheet.getCell(name);
+  if (typeof value === 'number') return value;
+  if (value === null || typeof value !== 'object' || !('formula' in value)) return 0;
+  const { formula } = value as { formula: string };
+  const range = /^(SUBTOTAL\(9,|SUM\()([A-Z]+)(\d+):[A-Z]+(\d+)\)$/.exec(formula);
+  if (range === null) {
+    const text = formula.replaceAll(/[A-Z]+\d+/g, (one) => `(${reckoned(sheet, one)})`);
+    return Number(new Function('ABS', `return ${text}`)(Math.abs));
+  }
+  let sum = 0;
+  for (let row = Number(range[3]); row <= Number(range[4]); row += 1) {
+    const cell = sheet.getCell(`${range[2] ?? ''}${row}`);
+    if (typeof cell.value === 'number') sum += cell.value;
+  }
+  return sum;
+};
+
+describe('a statement as a workbook', () => {
+  it.each(
+    SHEET_CODES.flatMap((sheet) =>
+      ['plain', 'months', 'jan; feb; difference 2 1; percent 2 1; share 1'].map(
+        (columns) => [sheet, columns] as const,
+      ),
+    ),
+  )('has live sums that come to what the statement says: %s, %s', async (code, columns) => {
+    const file = fileOf(code, columns);
+    const sheet = await sheetOf(file);
+    let formulas = 0;
+    file.table.rows.forEach(({ cells }, row) =>
+      cells.forEach((cell, column) => {
+        const name = `${String.fromCharCode(66 + column)}${row + 5}`;
+        if (cell === null) return expect(sheet.getCell(name).value).toBeNull();
+        const parts = file.table.columns[column]?.shows === 'parts';
+        if (typeof sheet.getCell(name).value === 'object') formulas += 1;
+        expect(reckoned(sheet, name)).toBeCloseTo(parts ? cell / 1000 : cell / 100, parts ? 3 : 6);
+      }),
+    );
+    expect(formulas).toBeGreaterThan(0);
+  });
+
+  it('runs nothing that an account is called', async () => {
+    const sheet = await sheetOf(fileOf('profitAndLoss', 'plain'));
+    expect(sheet.getCell('A6').value).toBe("'=Taproom");
+  });
+});
+
+describe('a statement as CSV', () => {
+  it('has a line each, with plain decimal numbers', () => {
+    const lines = writeStatementCsv(fileOf('profitAndLoss', 'jan; feb; percent 2 1')).split('\r\n');
+    expect(lines[0]).toBe('\ufeffUSD,Jan 2026,Feb 2026,± %');
+    expect(lines).toContain('Returns,-40.00,-5.00,87.5');
+    expect(lines).toContain('Net revenue,560.00,195.00,-65.2');
+  });
+});
+
+describe('a printed statement', () => {
+  const printed = async (file: StatementFile) =>
+    parsePdf(Buffer.from(await writePrintedStatement(file)));
+
+  it('says whose it is, of when, in what, by whom, and its totals', async () => {
+    const { text, numpages } = await printed(fileOf('profitAndLoss', 'months'));
+    for (const word of ['Cider works', 'Profit and loss', 'January to March 2026', 'USD', 'Quill Row', 'Revision 3', '1 of 1', 'Jan 2026', 'Net profit'])
+      expect(text).toContain(word); // prettier-ignore
+    const net = fileOf('profitAndLoss', 'plain').table.rows.at(-1)?.cells[0] ?? 0;
+    expect(text).toContain((net / 100).toFixed(2));
+    expect(numpages).toBe(1);
+  });
+
+  it('goes on over pages with its head, and with columns that do not fit on pages of their own', async () => {
+    const many = aChart(
+      Array.from({ length: 150 }, (_, at) => `${6000 + at} Cost number ${at}`).join('\n'),
+    );
+    const rows = Array.from({ length: 150 }, (_, at) => [String(6000 + at), 500, 500] as const);
+    const file = fileOf('profitAndLoss', 'jan; feb; mar; jan; feb; mar; jan; feb; mar');
+    const books = tableBooks({ first: '2026-01', rows }, 1);
+    const context = { main: { first: '2026-01', last: '2026-03' }, startsIn: 1, now: '2026-03' };
+    const table = buildTable(
+      { chart: many, books, options: { depth: Infinity, zeroLines: false } },
+      { sheet: 'profitAndLoss', columns: file.specs, context },
+    );
+    const { text, numpages } = await printed({ ...file, table });
+    expect(numpages).toBeGreaterThan(5);
+    expect(text.split('Cider works').length - 1).toBe(numpages);
+    expect(text).toContain(`${numpages} of ${numpages}`);
+  });
+
+  it('leaves no heading alone at the end of a page', async () => {
+    for (let count = 30; count < 46; count += 1) {
+      const lines = Array.from({ length: count }, (_, at) => `4${100 + at} Sale ${at}`);
+      const chart = aChart(
+        [...lines, '6000 Running:', '  6100 Premises:', '    6110 Rent', '    6120 Power'].join('\n'),
+      );
+      const rows = [...lines.map((line) => line.slice(0, 4)), '6110', '6120'].map(
+        (id) => [id, 100] as const,
+      );
+      const file = fileOf('profitAndLoss', 'plain');
+      const context = { main: { first: '2026-01', last: '2026-01' }, startsIn: 1, now: '2026-01' };
+      const table = buildTable(
+        { chart, books: tableBooks({ first: '2026-01', rows }, 1), options: { depth: Infinity, zeroLines: false } },
+        { sheet: 'profitAndLoss', columns: file.specs, context },
+      ); // prettier-ignore
+      const { text } = await printed({ ...file, table });
+      const pages = text.split('\n\n').map((page) => page.trim().split('\n'));
+      for (const page of pages) {
+        const last = page.filter((line) => !/Quill Row|Revision|\d of \d/.test(line)).at(-1) ?? '';
+        expect(last).not.toMatch(/^(Operating expenses|Running|Premises|Revenue)$/);
+      }
+    }
+  });
+});

@@ -1,0 +1,121 @@
+import {
+  columnName,
+  columnNote,
+  minorDigits,
+  rowName,
+  type ColumnSpec,
+  type StatementTable,
+  type TableColumn,
+} from '@iunctus/core';
+import ExcelJS from 'exceljs';
+import { cellText } from '../cell-text';
+import { packedWorkbook } from '../packed-workbook';
+import { amountFormat, PAPER_SIZES } from '../workbook';
+import { sumFormula, type CellName } from './live-sums';
+import { depthOf, isBold, type StatementFile } from './statement-file';
+
+/** Rows above the first line: title, subtitle, a blank one, the head. */
+const ABOVE = 4;
+
+const letters = (column: number): string =>
+  column < 26
+    ? String.fromCharCode(65 + column)
+    : `${letters(Math.floor(column / 26) - 1)}${letters(column % 26)}`;
+
+/** Names begin behind the column of names, and below the head. */
+const cellName: CellName = (column, row) => `${letters(column + 1)}${row + ABOVE + 1}`;
+
+const PARTS = '0.0%;(0.0%);"–"';
+
+/** What stands at the head of the statement, of which others are shares. */
+const wholeOf = ({ rows }: StatementTable): number =>
+  rows.findIndex(({ row: { key } }) => key === 'sum/revenue' || key === 'total/totalAssets');
+
+/** The formula of a cell that is reckoned from others of its row; `null` for any other. */
+const reckoned = (
+  table: StatementTable,
+  specs: readonly ColumnSpec[],
+  { at, column }: { readonly at: number; readonly column: number },
+): string | null => {
+  const head = table.columns[column];
+  if (head?.is === 'change') return `${cellName(column + 1, at)}-${cellName(column - 1, at)}`;
+  const spec = head === undefined ? undefined : specs[head.spec];
+  if (spec === undefined || 'words' in spec) return null;
+  const of = cellName(spec.of, at);
+  if (spec.is === 'share') return `${of}/ABS(${cellName(spec.of, wholeOf(table))})`;
+  const from = cellName(spec.from, at);
+  return spec.is === 'difference' ? `${of}-${from}` : `(${of}-${from})/ABS(${from})`;
+};
+
+const valueIn = (cell: number, { shows }: TableColumn, currency: string): number =>
+  shows === 'parts' ? cell / 1000 : cell / 10 ** minorDigits(currency);
+
+const fillCell = (
+  target: ExcelJS.Cell,
+  { table, specs, currency }: StatementFile,
+  place: { readonly at: number; readonly column: number },
+): void => {
+  const head = table.columns[place.column];
+  const cell = table.rows[place.at]?.cells[place.column] ?? null;
+  if (head === undefined || cell === null) return;
+  const result = valueIn(cell, head, currency);
+  const formula = reckoned(table, specs, place) ?? sumFormula(table, place, cellName);
+  target.value = formula === null ? result : { formula, result };
+  target.numFmt = head.shows === 'parts' ? PARTS : amountFormat(currency);
+};
+
+const addLine = (sheet: ExcelJS.Worksheet, file: StatementFile, at: number): void => {
+  const line = file.table.rows[at];
+  if (line === undefined) return;
+  const { row } = line;
+  const added = sheet.addRow([cellText(rowName(row))]);
+  added.getCell(1).alignment = { indent: depthOf(row) };
+  added.font = { bold: isBold(row) };
+  line.cells.forEach((_cell, column) => fillCell(added.getCell(column + 2), file, { at, column }));
+  const top = row.type === 'subtotal' || row.type === 'sectionTotal' || row.type === 'total';
+  const final = row.type === 'total' && row.final;
+  if (!top) return;
+  const border: Partial<ExcelJS.Borders> = {
+    top: { style: 'thin' },
+    ...(final ? { bottom: { style: 'double' } } : {}),
+  };
+  line.cells.forEach((_cell, column) => (added.getCell(column + 2).border = border));
+};
+
+/** A statement as a workbook whose sums, differences and shares are formulas over what was posted. */
+export const writeStatementWorkbook = async (file: StatementFile): Promise<Uint8Array> => {
+  const { table, client, author, title, subtitle, currency, paper, made } = file;
+  const book = new ExcelJS.Workbook();
+  book.title = `${client}: ${title}`;
+  book.creator = author;
+  book.lastModifiedBy = author;
+  const sheet = book.addWorksheet(title, {
+    views: [{ state: 'frozen', ySplit: ABOVE, xSplit: 1 }],
+    pageSetup: {
+      paperSize: PAPER_SIZES[paper] as ExcelJS.PaperSize,
+      orientation: table.columns.length > 5 ? 'landscape' : 'portrait',
+      fitToPage: true,
+      fitToHeight: 0,
+      printTitlesRow: `${ABOVE}:${ABOVE}`,
+    },
+  });
+  sheet.headerFooter.oddFooter = `&L${cellText(author)}&C${cellText(client)}&R&P of &N`;
+  sheet.getColumn(1).width = 44;
+  table.columns.forEach((_column, at) => (sheet.getColumn(at + 2).width = 17));
+  sheet.addRow([cellText(client)]).font = { bold: true, size: 15 };
+  sheet.addRow([cellText(`${title}, ${subtitle}`)]);
+  sheet.addRow([made]).font = { size: 9, color: { argb: 'FF5F566A' } };
+  const heads = table.columns.map((column) =>
+    [columnName(table.sheet, column), columnNote(table.sheet, column)]
+      .filter((part) => part !== '')
+      .join(', '),
+  );
+  const head = sheet.addRow([currency, ...heads.map(cellText)]);
+  head.font = { bold: true };
+  head.border = { bottom: { style: 'thin' } };
+  table.columns.forEach((_column, at) => {
+    head.getCell(at + 2).alignment = { horizontal: 'right', wrapText: true };
+  });
+  table.rows.forEach((_row, at) => addLine(sheet, file, at));
+  return packedWorkbook(book);
+};
