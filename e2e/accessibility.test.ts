@@ -111,6 +111,35 @@ const PLACES: readonly {
   },
   ...(
     [
+      ['the profit and loss', 'profitAndLoss?columns=yearBefore', 'Net revenue'],
+      ['the balance sheet', 'balanceSheet', 'Total assets'],
+      ['the cash flow', 'cashFlow?columns=quarters', 'Cash from operating activities'],
+      ['changes in equity', 'changesInEquity', 'Total equity'],
+      ['the trial balance', 'trialBalance', '1010'],
+    ] as const
+  ).map(([name, place, sees]) => ({ name, at: `statements/${place}`, sees })),
+  {
+    name: 'a column that is changed',
+    at: 'statements/profitAndLoss?columns=yearBefore',
+    sees: 'Net revenue',
+    then: async (maren) => {
+      await maren.tabTo('Jul – Oct 2025');
+      await maren.press('Enter');
+      await maren.sees('Take out');
+    },
+  },
+  {
+    name: 'a line that is sent to another section',
+    at: 'statements/profitAndLoss',
+    sees: 'Net revenue',
+    then: async (maren) => {
+      await maren.page.waitForSelector('[role=grid]:focus');
+      await maren.press('ArrowDown', 'm');
+      await maren.sees('Leave it');
+    },
+  },
+  ...(
+    [
       ['the journal', 'journal', 'Interest on the reserve'],
       ['an entry that is typed', 'new', 'takes what is missing'],
       ['a register', 'register', 'Choose an account to read it'],

@@ -55,6 +55,37 @@ describe('taking a chart out', () => {
     expect((await printed.text()).slice(0, 5)).toBe('%PDF-');
   });
 
+  describe('a statement', () => {
+    const QUERY = '?sheet=profitAndLoss&first=2026-07&last=2026-10';
+
+    it('is given as PDF, as a workbook with formulas, and as CSV', async () => {
+      const printed = await take('statement-pdf', `${QUERY}&columns=yearBefore`);
+      expect(printed.headers.get('content-disposition')).toContain('profit and loss.pdf');
+      expect((await printed.text()).slice(0, 5)).toBe('%PDF-');
+      const bytes = Buffer.from(await (await take('statement-xlsx', `${QUERY}&depth=1`)).arrayBuffer()); // prettier-ignore
+      const cells = await readSheet(bytes, 'Profit and loss');
+      expect(cells.find(([name]) => name === 'Net revenue')?.[1]).toBeCloseTo(120_417.89, 6);
+      const csv = await (await take('statement-csv', `${QUERY}&depth=1&columns=quarters`)).text();
+      const rows: string[][] = parse(csv, { bom: true });
+      expect(rows[0]).toEqual(['USD', 'Jul – Sep 2026', 'Oct 2026', 'Jul – Oct 2026']);
+      expect(rows.find(([name]) => name === 'Net revenue')?.[3]).toBe('120417.89');
+    });
+
+    it.each([
+      ['columns=jan to marhc', 'columns', '“marhc” is no period'],
+      ['columns=difference 1 2', 'columns', 'refer to columns before them, forty at most'],
+    ])('is refused in words: %s', async (more, field, rule) => {
+      const response = await take('statement-csv', `${QUERY}&${more}`);
+      expect(response.status).toBe(400);
+      expect(await response.json()).toMatchObject({ issues: [{ field, rule }] });
+    });
+
+    it('wants to be named, and its months', async () => {
+      expect((await take('statement-csv', '?first=2026-07&last=2026-10')).status).toBe(400);
+      expect((await take('statement-csv', '?sheet=cashFlow')).status).toBe(400);
+    });
+  });
+
   it('gives JSON that the published schema describes, as a validator of schemas finds it', async () => {
     const published: unknown = JSON.parse(
       await readFile(join(__dirname, '../../../docs/chart.schema.json'), 'utf8'),

@@ -8,7 +8,10 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   ElementRef,
+  inject,
+  Injector,
   input,
   linkedSignal,
   output,
@@ -24,6 +27,7 @@ import {
   type TableColumn,
   type TableRow,
 } from '@iunctus/core';
+import { takeKeyboard } from '../../shared/components/take-keyboard';
 import { cellWords, columnHead, columnNote, columnSentence } from '../../shared/words/column-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
 
@@ -89,7 +93,15 @@ export class StatementTableComponent {
   );
 
   constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    const injector = inject(Injector);
+    // Also where a change of the chart takes the line at the cursor elsewhere.
+    effect(() => {
+      const at = this.cursor();
+      afterNextRender(() => this.bringIntoSight(at), { injector });
+    });
     afterNextRender(() => {
+      takeKeyboard(host, '[role=grid]');
       const scrolled = this.viewport().elementRef.nativeElement;
       this.viewport()
         .elementScrolled()
@@ -137,10 +149,6 @@ export class StatementTableComponent {
     return formatAmount(amount, { currency: this.currency(), negatives: 'sign' });
   }
 
-  protected isLine({ row }: TableRow): boolean {
-    return row.type === 'line' || row.type === 'account';
-  }
-
   protected select(index: number): void {
     this.cursor.set(index);
   }
@@ -178,12 +186,12 @@ export class StatementTableComponent {
     if (to === undefined) return this.ask(at, does as LineGesture['does']);
     const next = Math.min(Math.max(to, 0), last);
     this.select(next);
-    this.bringIntoSight(next);
   }
 
   private bringIntoSight(index: number): void {
     const viewport = this.viewport();
     const [top, height] = [viewport.measureScrollOffset(), viewport.getViewportSize()];
+    if (height === 0) return;
     const y = index * ROW_HEIGHT;
     if (y < top) viewport.scrollToOffset(y);
     else if (y + ROW_HEIGHT > top + height) viewport.scrollToOffset(y + ROW_HEIGHT - height);

@@ -1,0 +1,142 @@
+import parsePdf from 'pdf-parse';
+import { openBench, type AtTheBench } from './support/bench';
+import type { Bookkeeper } from './support/bookkeeper';
+
+const CIDER = 'Kestrel Lane Cider Works';
+
+describe('statements, by keyboard', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    bench = await openBench(CIDER);
+    maren = bench.maren;
+  });
+  afterAll(() => bench.leave());
+
+  /** The lines as they are read: words, then each cell. */
+  const lines = (): Promise<string[][]> =>
+    maren.page.$$eval('[role=grid] [role=row]', (rows) =>
+      rows.map((row) =>
+        [...row.querySelectorAll<HTMLElement>('[role=gridcell]')].map((cell) =>
+          cell.innerText.replace(/\s+/g, ' ').trim(),
+        ),
+      ),
+    );
+  const shows = async (words: string, ...cells: readonly string[]): Promise<void> => {
+    await maren.page.waitForFunction(
+      (wanted) =>
+        [...document.querySelectorAll('[role=grid] [role=row]')].some((row) => {
+          const [name = '', ...others] = [...row.querySelectorAll('[role=gridcell]')].map((cell) =>
+            (cell as HTMLElement).innerText.replace(/\s+/g, ' ').trim(),
+          );
+          return name.startsWith(wanted[0] ?? '') && wanted.slice(1).every((cell, at) => others[at] === cell);
+        }),
+      {},
+      [words, ...cells],
+    ); // prettier-ignore
+  };
+  const goToLine = async (words: string): Promise<void> => {
+    await maren.page.waitForSelector('[role=grid] [role=row]');
+    await maren.page.focus('[role=grid]');
+    await maren.press('Home');
+    for (let count = 0; count < 80; count += 1) {
+      const at = await maren.page.$eval(
+        '[role=row].picked',
+        (row) => row.textContent?.trim() ?? '',
+      );
+      if (at.startsWith(words)) return;
+      await maren.press('ArrowDown');
+    }
+    throw new Error(`no line is called “${words}”`);
+  };
+
+  it('begin with the profit and loss of the period, which agrees with the trial balance', async () => {
+    await maren.command('statement profit and loss');
+    await shows('Net revenue', '120,417.89');
+    await maren.sees('Agrees with the trial balance');
+  });
+
+  it('stand beside the year before, and beside what one asks for in words', async () => {
+    await maren.tabTo('Columns');
+    await maren.type('a year');
+    await maren.press('Enter');
+    await shows('Net revenue', '120,417.89', '118,682.82', '1,735.07', '1.5');
+    await maren.does('Add a column');
+    await maren.page.waitForSelector('iu-column-strip input:focus');
+    await maren.press('Control+a');
+    await maren.type('jul to marhc');
+    await maren.sees('“marhc” is no period');
+    await maren.press('Control+a');
+    await maren.type('q1');
+    await maren.sees('Jul – Sep 2026');
+    await maren.press('Enter');
+    await shows('Net revenue', '120,417.89', '118,682.82', '1,735.07', '1.5', '93,253.04');
+    expect(maren.page.url()).toContain('columns=');
+  });
+
+  it('open and close single lines', async () => {
+    await goToLine('People');
+    await maren.press('ArrowLeft');
+    await shows('People', '28,996.75');
+    await maren.press('ArrowRight');
+    await shows('Total People', '28,996.75');
+  });
+
+  it('are handles: a line moved is its account moved, proposed, adopted, seen on the chart', async () => {
+    await goToLine('Wholesale sales');
+    await maren.press('Alt+ArrowUp');
+    await maren.page.waitForFunction(
+      () => document.querySelectorAll('[role=grid] [role=row]')[1]?.textContent?.includes('Wholesale') === true,
+    ); // prettier-ignore
+    await goToLine('Taproom sales');
+    await maren.press('Alt+ArrowDown', 'Alt+ArrowDown', 'Alt+ArrowDown');
+    await maren.sees('stand in the order of their kinds');
+    await goToLine('Marketing');
+    await maren.press('m');
+    await maren.sees('Marketing goes to');
+    await maren.page.waitForFunction(() => document.activeElement?.tagName === 'INPUT');
+    await maren.type('other expense');
+    await maren.press('Enter');
+    await shows('Marketing −2,523.00', '(2,523.00)');
+    await maren.command('go to the chart');
+    await maren.hasChart();
+    await maren.goTo('Marketing');
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 4');
+    await maren.command('statement profit and loss');
+    await goToLine('Marketing');
+    await shows('Marketing', '(2,523.00)');
+  });
+
+  it('open the lines that an amount comes from', async () => {
+    await goToLine('Wholesale sales');
+    await maren.press('Enter');
+    await maren.sees('Wholesale sales');
+    await maren.page.waitForFunction(() => location.pathname.endsWith('/ledger/register'));
+    await maren.page.goBack();
+    await shows('Net revenue', '120,417.89');
+  });
+
+  it('turn the result into cash, and end with what the banks hold', async () => {
+    await maren.command('statement cash flow');
+    await shows('Cash from operating activities');
+    const end = (await lines()).length;
+    expect(end).toBeGreaterThan(5);
+    await maren.press('End');
+    await maren.sees('Cash at the end');
+    await maren.sees('Agrees with the trial balance');
+  });
+
+  it('are printed as they stand', async () => {
+    await maren.command('statement profit and loss');
+    await shows('Net revenue', '120,417.89');
+    const address = await maren.page.$eval('a[href*="statement-pdf"]', (link) => (link as HTMLAnchorElement).href);
+    const bytes = await maren.page.evaluate(async (from) => {
+      const answer = await fetch(from);
+      return [...new Uint8Array(await answer.arrayBuffer())];
+    }, address);
+    const { text } = await parsePdf(Buffer.from(bytes));
+    for (const word of ['Kestrel Lane Cider Works', 'Profit and loss', 'July to October 2026', '120,417.89', 'Revision 4', '1 of 2'])
+      expect(text).toContain(word);
+  }); // prettier-ignore
+});
