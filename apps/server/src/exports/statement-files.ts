@@ -26,10 +26,10 @@ const DEPTHS: Readonly<Record<NonNullable<ExportQuery['depth']>, number>> = {
 };
 
 /** The columns that are asked for; refuses those that cannot be, and names the word that is no period. */
-const specsIn = (text: string, context: PeriodContext): readonly ColumnSpec[] => {
+const specsIn = (text: string, context: PeriodContext, sheet: SheetCode): readonly ColumnSpec[] => {
   const columns = columnsFromText(text);
   if (columns === null) return badRequest('columns', 'refer to columns before them, forty at most');
-  const specs = typeof columns === 'string' ? columnsOfSet(columns, context) : columns;
+  const specs = typeof columns === 'string' ? columnsOfSet(columns, context, sheet) : columns;
   for (const spec of specs) {
     const read = periodOfColumn(spec, context);
     if (read !== null && !read.ok) badRequest('columns', `“${read.word}” is no period`);
@@ -55,7 +55,7 @@ export const statementFileOf = async (
     return badRequest('first', 'names the first month');
   const main = { first, last };
   const context = { main, startsIn: client.fiscalYearStart, now: monthOf(today) };
-  const specs = specsIn(columns, context);
+  const specs = specsIn(columns, context, sheet);
   const monthly = await monthlyOf(pool, viewer, { clientId: client.id, today });
   const rows = [...monthly.amounts, ...monthly.splits];
   const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart);

@@ -35,7 +35,7 @@ export interface LaidOutSource<C extends Codes> {
   readonly results?: {
     readonly section: C['section'];
     readonly of: Results;
-    readonly shown: readonly (keyof Results)[];
+    readonly shown: readonly (keyof Results | 'allYears')[];
   };
 }
 
@@ -140,9 +140,12 @@ type SectionPart<C extends Codes> = Extract<LayoutPart<C>, { type: 'section' }>;
 const pushResults = <C extends Codes>({ source, section, rows }: SectionContext<C>): Minor => {
   const { results } = source;
   if (results === undefined || results.section !== section) return 0;
-  for (const code of results.shown)
-    rows.push({ type: 'result', key: `result/${code}`, code, amount: results.of[code] });
-  return add(results.of.earlierYears, results.of.thisYear);
+  const allYears = add(results.of.earlierYears, results.of.thisYear);
+  for (const code of results.shown) {
+    const amount = code === 'allYears' ? allYears : results.of[code];
+    rows.push({ type: 'result', key: `result/${code}`, code, amount });
+  }
+  return allYears;
 };
 
 const pushSection = <C extends Codes>(

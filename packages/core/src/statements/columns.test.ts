@@ -20,7 +20,7 @@ const wordsOf = (specs: readonly ColumnSpec[]): readonly string[] =>
 
 describe('ready-made columns', () => {
   it('take a period apart by quarters of the fiscal year, the outer ones shorter', () => {
-    expect(wordsOf(columnsOfSet('quarters', CONTEXT))).toEqual([
+    expect(wordsOf(columnsOfSet('quarters', CONTEXT, 'profitAndLoss'))).toEqual([
       '2026-02 to 2026-03',
       '2026-04 to 2026-06',
       '2026-07 to 2026-09',
@@ -29,14 +29,21 @@ describe('ready-made columns', () => {
     ]);
   });
 
+  it('show a balance once: the last part stands for the whole', () => {
+    const words = wordsOf(columnsOfSet('quarters', CONTEXT, 'balanceSheet'));
+    expect(words.at(-1)).toBe('2026-10');
+  });
+
   it('give a month alone no parts', () => {
     const main = { first: '2026-03', last: '2026-03' };
-    expect(wordsOf(columnsOfSet('months', { ...CONTEXT, main }))).toEqual(['this period']);
+    expect(wordsOf(columnsOfSet('months', { ...CONTEXT, main }, 'profitAndLoss'))).toEqual([
+      'this period',
+    ]);
   });
 
   it('never stand beside one another beyond what a sheet takes', () => {
     const main = { first: '2016-01', last: '2026-10' };
-    expect(columnsOfSet('months', { ...CONTEXT, main })).toHaveLength(40);
+    expect(columnsOfSet('months', { ...CONTEXT, main }, 'profitAndLoss')).toHaveLength(40);
   });
 });
 
@@ -44,7 +51,7 @@ describe('columns as text', () => {
   it('are read back as they were written', () => {
     for (const set of COLUMN_SETS) {
       expect(columnsFromText(columnsAsText(set))).toBe(set);
-      const specs = columnsOfSet(set, CONTEXT);
+      const specs = columnsOfSet(set, CONTEXT, 'profitAndLoss');
       expect(columnsFromText(columnsAsText(specs))).toEqual(specs);
     }
   });

@@ -1,6 +1,7 @@
 import { monthsBetween, addMonths, fiscalYearStart } from '../dates/month';
 import { readPeriod, type PeriodContext } from '../dates/period-words';
 import type { Period } from '../dates/period';
+import type { SheetCode } from './sheets';
 
 /**
  * A column of a statement. `amounts` and `budget` are of a period in words; the others are reckoned from columns before
@@ -56,11 +57,20 @@ const parts = ({ main, startsIn }: PeriodContext, months: number): readonly Peri
   return cut;
 };
 
-const withWhole = (periods: readonly Period[]): readonly ColumnSpec[] =>
-  periods.length < 2 ? [THIS] : [...amountsOf(periods), THIS];
+/** Sheets of balances at a day: the last part of a period shows what the whole of it would. */
+const OF_A_DAY: readonly SheetCode[] = ['balanceSheet', 'trialBalance'];
+
+const inParts = (periods: readonly Period[], sheet: SheetCode): readonly ColumnSpec[] => {
+  if (periods.length < 2) return [THIS];
+  return OF_A_DAY.includes(sheet) ? amountsOf(periods) : [...amountsOf(periods), THIS];
+};
 
 /** The columns of a ready-made set, for the period that is looked at. */
-export const columnsOfSet = (set: ColumnSet, context: PeriodContext): readonly ColumnSpec[] => {
+export const columnsOfSet = (
+  set: ColumnSet,
+  context: PeriodContext,
+  sheet: SheetCode,
+): readonly ColumnSpec[] => {
   switch (set) {
     case 'plain':
       return [THIS];
@@ -69,9 +79,9 @@ export const columnsOfSet = (set: ColumnSet, context: PeriodContext): readonly C
     case 'periodBefore':
       return against('the period before');
     case 'months':
-      return withWhole(parts(context, 1));
+      return inParts(parts(context, 1), sheet);
     case 'quarters':
-      return withWhole(parts(context, 3));
+      return inParts(parts(context, 3), sheet);
     case 'years':
       return [
         { is: 'amounts', words: 'year to date' },

@@ -7,7 +7,7 @@ import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
 import { isBalanced } from '../ledger/balanced';
 import { cashFlowAmounts, cashHeld } from '../ledger/cash-flow';
 import { trialBalance } from '../ledger/trial-balance';
-import { add, negate, sum, type Minor } from '../money/minor';
+import { negate, sum, type Minor } from '../money/minor';
 import { buildStatement, holdsIn, laidOutSource, layOut } from './build';
 import { CASH_FLOW } from './definitions/cash-flow';
 import { CHANGES_IN_EQUITY } from './definitions/changes-in-equity';
@@ -86,9 +86,8 @@ const fillEquity: Fill = ({ chart, books, options }, columns) => {
   const rollUps = ends.map((period) => books.rollUp(period));
   return rollUps.map((rollUp) => {
     const source = laidOutSource({ chart, rollUp, beside: rollUps });
-    const { earlierYears, thisYear } = chartResults(chart, rollUp);
-    const of = { earlierYears: add(earlierYears, thisYear), thisYear: 0 };
-    const results = { section: 'equity', of, shown: ['earlierYears'] } as const;
+    const of = chartResults(chart, rollUp);
+    const results = { section: 'equity', of, shown: ['allYears'] } as const;
     const rows = layOut(CHANGES_IN_EQUITY, { ...source, results }, options);
     const equity = negate(sectionAmounts(chart, rollUp).get('equity') ?? 0);
     const [last] = rows.slice(-1);

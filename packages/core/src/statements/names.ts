@@ -80,6 +80,7 @@ export const TOTAL_NAMES: Readonly<Record<SheetCodes['total'], string>> = {
 export const RESULT_NAMES = {
   earlierYears: 'Results of earlier years',
   thisYear: 'Result of the year so far',
+  allYears: 'Results of this and earlier years',
 } as const;
 
 /** What a row of a sheet is called. */

@@ -29,7 +29,8 @@ export type StatementRow<C extends Codes = StandardCodes> =
   | {
       readonly type: 'result';
       readonly key: RowKey;
-      readonly code: 'earlierYears' | 'thisYear';
+      /** `allYears` where years are not told apart. */
+      readonly code: 'earlierYears' | 'thisYear' | 'allYears';
       readonly amount: Minor;
     }
   | {

@@ -20,10 +20,10 @@ const CONTEXT: PeriodContext = {
   now: '2026-03',
 };
 
-const specsOf = (text: string, context: PeriodContext): readonly ColumnSpec[] => {
+const specsOf = (text: string, context: PeriodContext, sheet: SheetCode): readonly ColumnSpec[] => {
   const columns = columnsFromText(text);
   if (columns === null) throw new Error(`no columns: ${text}`);
-  return typeof columns === 'string' ? columnsOfSet(columns, context) : columns;
+  return typeof columns === 'string' ? columnsOfSet(columns, context, sheet) : columns;
 };
 
 interface Looked {
@@ -39,7 +39,7 @@ const tableOf = (
   { chart, monthly, context = CONTEXT, options = ALL }: Looked,
 ): StatementTable => {
   const books = tableBooks(monthly, context.startsIn);
-  const asked = { sheet, columns: specsOf(columns, context), context };
+  const asked = { sheet, columns: specsOf(columns, context, sheet), context };
   return buildTable({ chart, books, options }, asked);
 };
 
@@ -188,7 +188,7 @@ describe('changes in equity', () => {
     expect(written(tableOf('changesInEquity', 'plain', IN_SHOP))).toEqual([
       'section equity · · ·',
       'line Capital 1000 0 1000',
-      'result earlierYears -100 80 -20',
+      'result allYears -100 80 -20',
       'sectionTotal equity 900 80 980',
     ]);
   });

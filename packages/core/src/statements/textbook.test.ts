@@ -121,7 +121,7 @@ describe('the textbook’s cash flow', () => {
     const context = { main, startsIn: 1, now: '2019-01' };
     const { rows, agrees } = buildTable(
       { chart, books: tableBooks(monthly, 1), options: { depth: Infinity, zeroLines: false } },
-      { sheet: 'cashFlow', columns: columnsOfSet('plain', context), context },
+      { sheet: 'cashFlow', columns: columnsOfSet('plain', context, 'cashFlow'), context },
     );
     const dollars = (key: string) => (rows.find(({ row }) => row.key === key)?.cells[0] ?? 0) / 100;
     expect(dollars('total/netProfitOfPeriod')).toBe(4_665);

@@ -54,7 +54,7 @@ const fileOf = (sheet: SheetCode, columns: string, chart = CHART): StatementFile
   const context = { main: { first: '2026-01', last: '2026-03' }, startsIn: 1, now: '2026-03' };
   const read = columnsFromText(columns) ?? 'plain';
   const specs: readonly ColumnSpec[] =
-    typeof read === 'string' ? columnsOfSet(read, context) : read;
+    typeof read === 'string' ? columnsOfSet(read, context, sheet) : read;
   const books = tableBooks({ first: '2026-01', rows: POSTED }, 1);
   const options = { depth: Infinity, zeroLines: false };
   return {

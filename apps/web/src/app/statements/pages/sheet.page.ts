@@ -129,7 +129,7 @@ export class SheetPage {
   protected readonly specs = computed<readonly ColumnSpec[]>(() => {
     const [asked, context] = [this.asked(), this.engine.context()];
     if (typeof asked !== 'string') return asked;
-    return context === null ? [] : columnsOfSet(asked, context);
+    return context === null ? [] : columnsOfSet(asked, context, this.code());
   });
   protected readonly sets = computed(() => {
     const budgets = hasBudgets(this.proposed.chart()) && this.code() === 'profitAndLoss';
@@ -147,6 +147,8 @@ export class SheetPage {
   });
   /** Sheets whose columns are their own take periods alone. */
   protected readonly takesColumns = computed(() => this.code() !== 'changesInEquity');
+  /** A list of accounts has no levels. */
+  protected readonly hasDepth = computed(() => this.code() !== 'trialBalance');
   protected readonly budgets = computed(() => this.code() === 'profitAndLoss');
 
   /** The column that is being changed. */

@@ -18,7 +18,7 @@ const MONTHLY = {
 };
 const WISH: TableWish = {
   sheet: 'profitAndLoss',
-  columns: columnsOfSet('plain', CONTEXT),
+  columns: columnsOfSet('plain', CONTEXT, 'profitAndLoss'),
   depth: Infinity,
   zeroLines: false,
   open: [],
