@@ -130,7 +130,7 @@ describe('statements, by keyboard', () => {
   it('are printed as they stand', async () => {
     await maren.command('statement profit and loss');
     await shows('Net revenue', '120,417.89');
-    const address = await maren.page.$eval('a[href*="statement-pdf"]', (link) => (link as HTMLAnchorElement).href);
+    const address = await maren.page.$eval('a[href*="statement-pdf"]', (link) => (link).href);
     const bytes = await maren.page.evaluate(async (from) => {
       const answer = await fetch(from);
       return [...new Uint8Array(await answer.arrayBuffer())];

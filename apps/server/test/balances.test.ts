@@ -8,6 +8,7 @@ import {
   eachNode,
   rollUpOver,
   sectionAmounts,
+  summedMonths,
   type Chart,
   type Ledger,
 } from '@iunctus/core';
@@ -84,7 +85,7 @@ describe('balances', () => {
     it('come to the amounts of any period', async () => {
       const { id } = await clientNamed(maren, 'Kestrel Lane Cider Works');
       const { first, amounts, splits } = await monthlyOf(id);
-      const monthly = { first, rows: [...amounts, ...splits] };
+      const monthly = summedMonths({ first, rows: [...amounts, ...splits] });
       for (const [from, last] of [['2025-07', '2026-06'], ['2026-03', '2026-03'], ['2024-01', '2027-01']] as const) {
         const asked = `/clients/${id}/balances?first=${from}&last=${last}`;
         const { body } = await maren.ask<BalancesAnswer>('GET', asked);

@@ -1,6 +1,6 @@
-import { addMonths, fiscalYearStart, monthsBetween, type Month } from '../dates/month';
+import { fiscalYearStart, monthsBetween, type Month } from '../dates/month';
 import type { Period } from '../dates/period';
-import { add, type Minor } from '../money/minor';
+import { add, subtract, type Minor } from '../money/minor';
 import type { AmountsTuple } from './amounts';
 
 /** What was posted under an id, month by month from the first on; debit positive. */
@@ -12,35 +12,44 @@ export interface MonthlyAmounts {
   readonly rows: readonly MonthlyTuple[];
 }
 
-const sumOf = (row: MonthlyTuple, from: number, through: number): Minor => {
-  let total = 0;
-  const last = Math.min(through, row.length - 2);
-  for (let at = Math.max(from, 0); at <= last; at += 1) total = add(total, row[at + 1] as Minor);
-  return total;
-};
+/** Sums up to each month, so that any period is one subtraction. */
+export interface SummedMonths {
+  readonly first: Month;
+  readonly rows: readonly (readonly [id: string, upTo: readonly Minor[]])[];
+}
+
+/** What was posted up to the end of each month. */
+export const summedMonths = ({ first, rows }: MonthlyAmounts): SummedMonths => ({
+  first,
+  rows: rows.map(([id, ...months]) => {
+    let so = 0;
+    return [id, months.map((amount) => (so = add(so, amount)))] as const;
+  }),
+});
+
+/** The sum up to a month; what was posted after the last one that is known stays nothing. */
+const upTo = (sums: readonly Minor[], at: number): Minor =>
+  at < 0 ? 0 : (sums[Math.min(at, sums.length - 1)] ?? 0);
 
 /**
  * The amounts of a period, months inclusive, for a fiscal year that begins in month `startsIn` (1–12).
  * Law: the same as what the months' postings come to, one by one.
  */
 export const amountsWithin = (
-  { first, rows }: MonthlyAmounts,
+  { first, rows }: SummedMonths,
   period: Period,
   startsIn: number,
 ): readonly AmountsTuple[] => {
   const at = (month: Month): number => monthsBetween(first, month) - 1;
   const [from, through] = [at(period.first), at(period.last)];
   const year = at(fiscalYearStart(period.last, startsIn));
-  return rows.map((row) => [
-    row[0],
-    sumOf(row, 0, through),
-    sumOf(row, from, through),
-    sumOf(row, year, through),
-  ]);
-};
-
-/** The months in which anything was posted; `null` for books that are empty. */
-export const monthsOf = ({ first, rows }: MonthlyAmounts): Period | null => {
-  const months = rows.reduce((most, row) => Math.max(most, row.length - 1), 0);
-  return months === 0 ? null : { first, last: addMonths(first, months - 1) };
+  return rows.map(([id, sums]) => {
+    const balance = upTo(sums, through);
+    return [
+      id,
+      balance,
+      subtract(balance, upTo(sums, from - 1)),
+      subtract(balance, upTo(sums, year - 1)),
+    ];
+  });
 };

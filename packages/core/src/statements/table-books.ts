@@ -10,7 +10,7 @@ import {
 } from '../ledger/amounts';
 import { budgetsWithin } from '../ledger/budgets';
 import { cashFlowRollUp, type CashFlowSection } from '../ledger/cash-flow';
-import { amountsWithin, type MonthlyAmounts } from '../ledger/monthly';
+import { amountsWithin, summedMonths, type MonthlyAmounts } from '../ledger/monthly';
 import { openingAmounts, type PlannedOpening } from '../ledger/pending-openings';
 
 /** The books by period, each roll-up kept: after an edit of the chart only what it touched is computed again. */
@@ -40,8 +40,9 @@ export const tableBooks = (
   startsIn: number,
   planned: readonly PlannedOpening[] = [],
 ): TableBooks => {
+  const summed = summedMonths(monthly);
   const ledger = kept((period): Ledger => {
-    const amounts: readonly AmountsTuple[] = amountsWithin(monthly, period, startsIn);
+    const amounts: readonly AmountsTuple[] = amountsWithin(summed, period, startsIn);
     return ledgerOf([...amounts, ...openingAmounts(planned, period, startsIn)]);
   });
   return {

@@ -86,8 +86,12 @@ const reckoned = (sheet: ExcelJS.Worksheet, name: string): number => {
   const { formula } = value as { formula: string };
   const range = /^(SUBTOTAL\(9,|SUM\()([A-Z]+)(\d+):[A-Z]+(\d+)\)$/.exec(formula);
   if (range === null) {
-    const text = formula.replaceAll(/[A-Z]+\d+/g, (one) => `(${reckoned(sheet, one)})`);
-    return Number(new Function('ABS', `return ${text}`)(Math.abs));
+    const [terms = '', divisor] = formula.split('/ABS(');
+    const sum = [...terms.matchAll(/([+-]?)([A-Z]+\d+)/g)].reduce(
+      (so, [, sign, cell = '']) => so + (sign === '-' ? -1 : 1) * reckoned(sheet, cell),
+      0,
+    );
+    return divisor === undefined ? sum : sum / Math.abs(reckoned(sheet, divisor.slice(0, -1)));
   }
   let sum = 0;
   for (let row = Number(range[3]); row <= Number(range[4]); row += 1) {

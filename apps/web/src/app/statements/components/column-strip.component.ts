@@ -31,13 +31,13 @@ const EXAMPLES = $localize`this period · a year before · year to date · q2 ·
           maxlength="60"
           [value]="words()"
           [attr.aria-invalid]="wrong() !== null"
-          aria-describedby="column-means"
+          [attr.aria-describedby]="meaning"
           (input)="say($any($event.target).value)"
           (keydown.enter)="closed.emit()"
           (keydown.escape)="closed.emit()"
         />
       </label>
-      <span id="column-means" role="status" [class.bad]="wrong() !== null">{{ means() }}</span>
+      <span [id]="meaning" role="status" [class.bad]="wrong() !== null">{{ means() }}</span>
     } @else {
       @for (part of reckonedFrom(); track part.name) {
         <span class="muted">{{ part.words }}</span>
@@ -84,6 +84,7 @@ export class ColumnStripComponent {
   readonly removed = output();
   readonly closed = output();
 
+  protected readonly meaning = 'column-means';
   protected readonly words = computed(() => {
     const spec = this.spec();
     return 'words' in spec ? spec.words : null;

@@ -135,7 +135,7 @@ export class SheetPage {
     const budgets = hasBudgets(this.proposed.chart()) && this.code() === 'profitAndLoss';
     const sets = COLUMN_SETS.filter((set) => set !== 'budget' || budgets);
     const offered = sets.map((value) => ({
-      value: value as string,
+      value: value,
       words: COLUMN_SET_WORDS[value],
     }));
     const own = { value: OWN, words: $localize`Own columns` };

@@ -18,9 +18,9 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
           @for (sheet of sheets; track sheet.code) {
             <a
               [routerLink]="[sheet.code]"
-              queryParamsHandling="preserve"
+              [queryParamsHandling]="'preserve'"
               routerLinkActive="on"
-              ariaCurrentWhenActive="page"
+              [ariaCurrentWhenActive]="'page'"
               >{{ sheet.words }}</a
             >
           }
