@@ -1,5 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { BalancesAnswer, MonthlyAnswer, PostListAnswer } from '@iunctus/contract';
+import type {
+  BalancesAnswer,
+  MonthlyAnswer,
+  MonthlyByValueAnswer,
+  PostListAnswer,
+} from '@iunctus/contract';
 import {
   amountsWithin,
   addMonths,
@@ -110,6 +115,26 @@ describe('balances', () => {
       for (const [account, ...months] of amounts)
         expect(months.reduce((so, amount) => so + amount, 0)).toBe(all.get(account));
     });
+
+    it('are told apart by the values that lines carry', async () => {
+      const { id } = await clientNamed(maren, 'Kestrel Lane Cider Works');
+      const { settings } = await benchChart(maren, id);
+      for (const { id: dimension, values } of settings.dimensions) {
+        const { body } = await maren.ask<MonthlyByValueAnswer>('GET', `/clients/${id}/monthly-by-value?dimension=${dimension}`); // prettier-ignore
+        const { rows } = await server.pool.query<{ value_id: string; sum: string }>(
+          `SELECT line.dimension_values ->> $2 AS value_id, sum(line.amount) FILTER (WHERE line.amount > 0) AS sum
+           FROM entry_line AS line JOIN chart ON chart.id = line.chart_id
+           WHERE chart.client_id = $1 AND line.dimension_values ? $2 GROUP BY 1`,
+          [id, dimension],
+        );
+        expect(body.values.map(({ valueId }) => valueId).sort()).toEqual(rows.map((row) => row.value_id).sort());
+        expect(values.map((value) => value.id)).toEqual(expect.arrayContaining(rows.map((row) => row.value_id)));
+        const whole = new Map((await monthlyOf(id)).amounts.map(([account, ...months]) => [account, months]));
+        for (const { amounts } of body.values)
+          for (const [account, ...months] of amounts) expect(months).toHaveLength(whole.get(account)?.length ?? -1);
+      }
+      expect(settings.dimensions.length).toBeGreaterThan(0);
+    }); // prettier-ignore
 
     it('are none for books that are empty', async () => {
       const { body } = await maren.ask<{ id: string }>('POST', '/clients', { name: 'Nothing yet', legalForm: 'corporation', country: 'US', currency: 'USD', fiscalYearStart: 1, industry: null }); // prettier-ignore

@@ -91,6 +91,13 @@ export const MonthlyAnswer = v.strictObject({
 });
 export type MonthlyAnswer = v.InferOutput<typeof MonthlyAnswer>;
 
+/** What was posted with each value of a dimension. */
+export const MonthlyByValueQuery = v.strictObject({ dimension: Id });
+export const MonthlyByValueAnswer = v.strictObject({
+  values: v.array(v.strictObject({ valueId: Id, ...MonthlyAnswer.entries })),
+});
+export type MonthlyByValueAnswer = v.InferOutput<typeof MonthlyByValueAnswer>;
+
 /** Splits that are looked at before they are adopted, each after the ones before it. */
 export const SplitsRequest = v.pipe(
   v.strictObject({

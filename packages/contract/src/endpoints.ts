@@ -77,6 +77,7 @@ export const ENDPOINTS = {
   bench: { method: 'get', path: `${CLIENT}/bench`, summary: 'Chart and proposal', may: 'readAll', answer: bench.BenchAnswer },
   balances: { method: 'get', path: `${CLIENT}/balances`, summary: 'Amounts by account', may: 'lookOn', query: bench.BalancesQuery, answer: bench.BalancesAnswer },
   monthly: { method: 'get', path: `${CLIENT}/monthly`, summary: 'Amounts by account and month', may: 'lookOn', answer: bench.MonthlyAnswer },
+  monthlyByValue: { method: 'get', path: `${CLIENT}/monthly-by-value`, summary: 'Amounts by account and month for each value of a dimension', may: 'readAll', query: bench.MonthlyByValueQuery, answer: bench.MonthlyByValueAnswer },
   postings: { method: 'post', path: `${CLIENT}/postings`, summary: 'What the postings of accounts can be chosen by', may: 'readAll', request: bench.PostingsRequest, answer: bench.PostingsAnswer },
   splits: { method: 'post', path: `${CLIENT}/splits`, summary: 'What splits would move', may: 'readAll', request: bench.SplitsRequest, most: MB, answer: bench.SplitsAnswer },
   journal: { method: 'post', path: `${CLIENT}/journal`, summary: 'Posted entries, newest first', may: 'readAll', request: ledger.JournalRequest, answer: ledger.JournalAnswer },

@@ -1,6 +1,7 @@
 import type {
   BalancesAnswer,
   MonthlyAnswer,
+  MonthlyByValueAnswer,
   BenchChart,
   EntryAnswer,
   Problem,
@@ -150,6 +151,14 @@ export const veiledMonthly = (
   splits: readonly Split[],
   { veil }: PersonalVeil,
 ): Veiled<MonthlyAnswer> => seen({ ...answer, ...veiledAmounts(answer, splits, veil) });
+
+/** The same for each value of a dimension. */
+export const veiledMonthlyByValue = (
+  { values }: MonthlyByValueAnswer,
+  splits: readonly Split[],
+  { veil }: PersonalVeil,
+): Veiled<MonthlyByValueAnswer> =>
+  seen({ values: values.map((value) => ({ ...value, ...veiledAmounts(value, splits, veil) })) });
 
 const merged = (lines: readonly EntryLine[]): EntryLine[] => {
   const sums = new Map<string, EntryLine>();

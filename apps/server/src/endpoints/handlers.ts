@@ -1,7 +1,7 @@
 import type { EndpointName } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
-import { monthlyOf } from '../balances/monthly.service';
+import { monthlyByValueOf, monthlyOf } from '../balances/monthly.service';
 import {
   addClient,
   changeClient,
@@ -138,6 +138,12 @@ export const HANDLERS: Handlers = {
   bench: ({ pool }, call) => benchOf(pool, call.viewer, clientIn(call)),
   monthly: ({ pool }, call) =>
     monthlyOf(pool, call.viewer, { clientId: clientIn(call), today: today() }),
+  monthlyByValue: ({ pool }, call) =>
+    monthlyByValueOf(pool, call.viewer, {
+      clientId: clientIn(call),
+      today: today(),
+      dimensionId: call.query.dimension,
+    }),
   balances: ({ pool }, call) =>
     balancesOf(pool, call.viewer, { clientId: clientIn(call), ...call.query }),
   postings: ({ pool }, call) =>

@@ -2,19 +2,21 @@ import type { ExportQuery } from '@iunctus/contract';
 import {
   buildTable,
   columnsFromText,
-  columnsOfSet,
+  columnsOf,
   lastDayOf,
   monthOf,
   periodOfColumn,
   SHEET_NAMES,
   tableBooks,
+  type ColumnContext,
   type ColumnSpec,
+  type MonthlyAmounts,
+  type MonthlyByValue,
   type Period,
-  type PeriodContext,
   type SheetCode,
 } from '@iunctus/core';
 import { dayInWords, periodInWords, type StatementFile } from '@iunctus/exchange';
-import { monthlyOf } from '../balances/monthly.service';
+import { monthlyByValueOf, monthlyOf } from '../balances/monthly.service';
 import { badRequest } from '../problems/problem';
 import { handedOutBy, type Taken } from './export-source';
 
@@ -26,15 +28,34 @@ const DEPTHS: Readonly<Record<NonNullable<ExportQuery['depth']>, number>> = {
 };
 
 /** The columns that are asked for; refuses those that cannot be, and names the word that is no period. */
-const specsIn = (text: string, context: PeriodContext, sheet: SheetCode): readonly ColumnSpec[] => {
+const specsIn = (text: string, context: ColumnContext): readonly ColumnSpec[] => {
   const columns = columnsFromText(text);
   if (columns === null) return badRequest('columns', 'refer to columns before them, forty at most');
-  const specs = typeof columns === 'string' ? columnsOfSet(columns, context, sheet) : columns;
+  const specs = columnsOf(columns, context);
   for (const spec of specs) {
-    const read = periodOfColumn(spec, context);
+    const read = periodOfColumn(spec, context.periods);
     if (read !== null && !read.ok) badRequest('columns', `“${read.word}” is no period`);
   }
   return specs;
+};
+
+/** What was posted with the values that have a column. */
+const byValueOf = async (
+  { pool, viewer, client }: Taken,
+  specs: readonly ColumnSpec[],
+  today: string,
+): Promise<MonthlyByValue> => {
+  const dimensions = new Set(
+    specs.flatMap((spec) => (spec.is === 'value' ? spec.dimensionId : [])),
+  );
+  const found = new Map<string, MonthlyAmounts>();
+  for (const dimensionId of dimensions) {
+    const asked = { clientId: client.id, today, dimensionId };
+    const { values } = await monthlyByValueOf(pool, viewer, asked);
+    for (const { valueId, first, amounts, splits } of values)
+      found.set(valueId, { first, rows: [...amounts, ...splits] });
+  }
+  return found;
 };
 
 const subtitleOf = (sheet: SheetCode, period: Period, country: string): string =>
@@ -55,10 +76,12 @@ export const statementFileOf = async (
     return badRequest('first', 'names the first month');
   const main = { first, last };
   const context = { main, startsIn: client.fiscalYearStart, now: monthOf(today) };
-  const specs = specsIn(columns, context, sheet);
+  const { dimensions } = chart.settings;
+  const specs = specsIn(columns, { periods: context, sheet, dimensions });
   const monthly = await monthlyOf(pool, viewer, { clientId: client.id, today });
   const rows = [...monthly.amounts, ...monthly.splits];
-  const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart);
+  const byValue = await byValueOf(taken, specs, today);
+  const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart, { byValue });
   const options = { depth: DEPTHS[depth], zeroLines: zero === 'yes' };
   return {
     client: client.name,

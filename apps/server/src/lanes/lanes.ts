@@ -12,6 +12,7 @@ const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   overview: 'quick',
   balances: 'quick',
   monthly: 'quick',
+  monthlyByValue: 'quick',
   saveProposal: 'quick',
   postings: 'quick',
   splits: 'quick',

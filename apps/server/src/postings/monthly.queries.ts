@@ -39,6 +39,10 @@ const dense = ({ id, months }: MonthlyRow, { first, last }: Period): [string, ..
   return [id, ...row];
 };
 
+/** How many months the column `month` lies after a day. */
+const MONTHS_AFTER = (day: string): string =>
+  `(extract(year FROM month) - extract(year FROM ${day})) * 12 + extract(month FROM month) - extract(month FROM ${day})`;
+
 const manyByMonth = async (
   table: Table,
   on: Reader,
@@ -53,9 +57,7 @@ const manyByMonth = async (
         WHERE chart.practice_id = $1 AND totals.chart_id = $2
         GROUP BY 1, 2
       )
-      SELECT id, json_agg(json_build_array(
-               (extract(year FROM month) - extract(year FROM $3::date)) * 12
-                 + extract(month FROM month) - extract(month FROM $3::date), amount)) AS months
+      SELECT id, json_agg(json_build_array(${MONTHS_AFTER('$3::date')}, amount)) AS months
       FROM placed GROUP BY id`,
     values: [head.practiceId, head.id, firstDayOf(within.first), firstDayOf(within.last)],
   });
@@ -76,3 +78,59 @@ export const manySplitMonthly = (
   within: Period,
 ): Promise<[string, ...number[]][]> =>
   manyByMonth('account_split_month_total', on, { head, within });
+
+interface ValueRow extends MonthlyRow {
+  readonly value_id: string;
+}
+
+const BY_VALUE: Readonly<Record<Table, string>> = {
+  account_month_total: `
+    SELECT line.account_id AS id, line.dimension_values ->> $3 AS value_id, line.entry_date, line.amount
+    FROM entry_line AS line JOIN chart ON chart.id = line.chart_id
+    WHERE chart.practice_id = $1 AND line.chart_id = $2 AND line.dimension_values ? $3`,
+  account_split_month_total: `
+    SELECT taken.split_id AS id, line.dimension_values ->> $3 AS value_id, line.entry_date, line.amount
+    FROM account_split_line AS taken
+    JOIN entry_line AS line USING (chart_id, entry_id, line_number)
+    JOIN chart ON chart.id = line.chart_id
+    WHERE chart.practice_id = $1 AND line.chart_id = $2 AND line.dimension_values ? $3`,
+};
+
+/** Amounts by month of the accounts, or of the splits, for each value of a dimension that lines carry. */
+export const manyMonthlyByValue = async (
+  on: Reader,
+  head: ChartHead,
+  {
+    of,
+    dimensionId,
+    within,
+  }: {
+    readonly of: 'accounts' | 'splits';
+    readonly dimensionId: string;
+    readonly within: Period;
+  },
+): Promise<ReadonlyMap<string, [string, ...number[]][]>> => {
+  const lines = BY_VALUE[of === 'accounts' ? 'account_month_total' : 'account_split_month_total'];
+  const rows = await many<ValueRow>(on, {
+    text: `
+      WITH line AS (${lines}), placed AS (
+        SELECT id, value_id,
+               least(greatest(date_trunc('month', entry_date)::date, $4::date), $5::date) AS month,
+               sum(amount) AS amount
+        FROM line GROUP BY 1, 2, 3
+      )
+      SELECT id, value_id, json_agg(json_build_array(${MONTHS_AFTER('$4::date')}, amount)) AS months
+      FROM placed GROUP BY id, value_id`,
+    values: [
+      head.practiceId,
+      head.id,
+      dimensionId,
+      firstDayOf(within.first),
+      firstDayOf(within.last),
+    ],
+  });
+  const found = new Map<string, [string, ...number[]][]>();
+  for (const row of rows)
+    found.set(row.value_id, [...(found.get(row.value_id) ?? []), dense(row, within)]);
+  return found;
+};

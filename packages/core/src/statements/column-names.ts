@@ -26,6 +26,8 @@ export const columnName = (sheet: SheetCode, column: TableColumn): string => {
     case 'start':
     case 'end':
       return periodOn(sheet, column);
+    case 'value':
+      return column.value === '' || column.value === null ? 'Unassigned' : column.value;
     case 'change':
       return 'Change';
     case 'budget':

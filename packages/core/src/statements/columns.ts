@@ -1,6 +1,7 @@
 import { monthsBetween, addMonths, fiscalYearStart } from '../dates/month';
 import { readPeriod, type PeriodContext } from '../dates/period-words';
 import type { Period } from '../dates/period';
+import type { Dimension } from '../dimensions/dimension';
 import type { SheetCode } from './sheets';
 
 /**
@@ -11,7 +12,14 @@ import type { SheetCode } from './sheets';
 export type ColumnSpec =
   | { readonly is: 'amounts' | 'budget'; readonly words: string }
   | { readonly is: 'difference' | 'percent'; readonly of: number; readonly from: number }
-  | { readonly is: 'share'; readonly of: number };
+  | { readonly is: 'share'; readonly of: number }
+  /** What carries one value of a dimension; `null` for what carries none of those that have a column of their own. */
+  | {
+      readonly is: 'value';
+      readonly dimensionId: string;
+      readonly valueId: string | null;
+      readonly words: string;
+    };
 
 /** Most columns that stand beside one another. */
 export const COLUMN_LIMIT = 40;
@@ -29,7 +37,22 @@ export const COLUMN_SETS = [
 ] as const;
 export type ColumnSet = (typeof COLUMN_SETS)[number];
 
-const THIS: ColumnSpec = { is: 'amounts', words: 'this period' };
+/** A column for each value of a dimension, what is unassigned, and the whole. */
+export interface ColumnsBy {
+  readonly by: string;
+}
+
+/** Columns as they are asked for. */
+export type ColumnsAsked = ColumnSet | ColumnsBy | readonly ColumnSpec[];
+
+/** What columns are reckoned for. */
+export interface ColumnContext {
+  readonly periods: PeriodContext;
+  readonly sheet: SheetCode;
+  readonly dimensions: readonly Dimension[];
+}
+
+const THIS = { is: 'amounts', words: 'this period' } as const;
 
 const against = (words: string): readonly ColumnSpec[] => [
   THIS,
@@ -63,6 +86,30 @@ const OF_A_DAY: readonly SheetCode[] = ['balanceSheet', 'trialBalance'];
 const inParts = (periods: readonly Period[], sheet: SheetCode): readonly ColumnSpec[] => {
   if (periods.length < 2) return [THIS];
   return OF_A_DAY.includes(sheet) ? amountsOf(periods) : [...amountsOf(periods), THIS];
+};
+
+const isBy = (asked: ColumnsAsked): asked is ColumnsBy =>
+  typeof asked === 'object' && 'by' in asked;
+
+/** A column for each value; beside more than a sheet takes, the rest stands with what is unassigned. */
+const columnsBy = (
+  { by: dimensionId }: ColumnsBy,
+  { dimensions }: ColumnContext,
+): readonly ColumnSpec[] => {
+  const { values = [] } = dimensions.find(({ id }) => id === dimensionId) ?? {};
+  const { words } = THIS;
+  const of = (valueId: string | null): ColumnSpec => ({ is: 'value', dimensionId, valueId, words });
+  return [...values.slice(0, COLUMN_LIMIT - 2).map(({ id }) => of(id)), of(null), THIS];
+};
+
+/** Columns one by one, as they are asked for, for the period and sheet that are looked at. */
+export const columnsOf = (asked: ColumnsAsked, context: ColumnContext): readonly ColumnSpec[] => {
+  const { sheet } = context;
+  // What is expected, and what carries a value, is told of results alone.
+  const ofResults = isBy(asked) || asked === 'budget';
+  if (ofResults && sheet !== 'profitAndLoss') return [THIS];
+  if (isBy(asked)) return columnsBy(asked, context);
+  return typeof asked === 'string' ? columnsOfSet(asked, context.periods, context.sheet) : asked;
 };
 
 /** The columns of a ready-made set, for the period that is looked at. */
@@ -116,28 +163,37 @@ const written = (spec: ColumnSpec): string => {
       return `budget: ${spec.words}`;
     case 'share':
       return `share ${spec.of + 1}`;
+    case 'value':
+      return `value ${spec.dimensionId} ${spec.valueId ?? 'none'}: ${spec.words}`;
     default:
       return `${spec.is} ${spec.of + 1} ${spec.from + 1}`;
   }
 };
 
 /** Columns as text, for an address or a file: a ready-made set by its name, others one by one. */
-export const columnsAsText = (columns: ColumnSet | readonly ColumnSpec[]): string =>
-  typeof columns === 'string' ? columns : columns.map(written).join('; ');
+export const columnsAsText = (columns: ColumnsAsked): string => {
+  if (isBy(columns)) return `by ${columns.by}`;
+  return typeof columns === 'string' ? columns : columns.map(written).join('; ');
+};
 
 const earlier = (number: string | undefined, at: number): number | null => {
   const place = Number(number) - 1;
   return Number.isInteger(place) && place >= 0 && place < at ? place : null;
 };
 
+/** Columns that bear a mark in front of their period: a budget, or a value of a dimension. */
+const markedSpec = (text: string): ColumnSpec | null => {
+  const [, mark = '', words = ''] = /^([^:]*):(.*)$/.exec(text) ?? [];
+  if (mark === 'budget') return { is: 'budget', words: words.trim() };
+  const value = /^value (\S+) (\S+)$/.exec(mark);
+  if (value === null) return null;
+  const [, dimensionId = '', id = ''] = value;
+  return { is: 'value', dimensionId, valueId: id === 'none' ? null : id, words: words.trim() };
+};
+
 const specOf = (text: string, at: number): ColumnSpec | null => {
   const reckoned = /^(difference|percent) (\d+) (\d+)$|^(share) (\d+)$/.exec(text);
-  if (reckoned === null) {
-    const budget = /^budget:(.*)$/.exec(text);
-    return budget === null
-      ? { is: 'amounts', words: text }
-      : { is: 'budget', words: (budget[1] ?? '').trim() };
-  }
+  if (reckoned === null) return markedSpec(text) ?? { is: 'amounts', words: text };
   const of = earlier(reckoned[2] ?? reckoned[5], at);
   if (of === null) return null;
   if (reckoned[4] !== undefined) return { is: 'share', of };
@@ -151,8 +207,10 @@ const isSet = (text: string): text is ColumnSet =>
   (COLUMN_SETS as readonly string[]).includes(text);
 
 /** Reads columns from text; `null` where they cannot be, as one that refers to a column behind it. */
-export const columnsFromText = (text: string): ColumnSet | readonly ColumnSpec[] | null => {
+export const columnsFromText = (text: string): ColumnsAsked | null => {
   if (isSet(text)) return text;
+  const by = /^by (\S+)$/.exec(text.trim());
+  if (by !== null) return { by: by[1] ?? '' };
   const specs = text.split(';').map((part, at) => specOf(part.trim(), at));
   if (specs.length > COLUMN_LIMIT) return null;
   return specs.every((spec) => spec !== null) ? specs : null;
@@ -188,4 +246,4 @@ export const periodOfColumn = (
   spec: ColumnSpec,
   context: PeriodContext,
 ): ReturnType<typeof readPeriod> | null =>
-  spec.is === 'amounts' || spec.is === 'budget' ? readPeriod(spec.words, context) : null;
+  'words' in spec ? readPeriod(spec.words, context) : null;

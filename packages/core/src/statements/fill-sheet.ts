@@ -19,6 +19,8 @@ import type { TableBooks } from './table-books';
 export interface FilledColumn {
   readonly period: Period;
   readonly budget: boolean;
+  /** One value of a dimension alone; with `null`, what carries none of the others that are shown. */
+  readonly value?: { readonly id: string | null; readonly others: readonly string[] };
 }
 
 /** The rows of one column, in the order of those of all others, and whether they agree with the trial balance. */
@@ -49,9 +51,10 @@ const resultPosted = (chart: Chart, rollUp: RollUp): Minor =>
 const fillStandard =
   (code: 'profitAndLoss' | 'balanceSheet'): Fill =>
   ({ chart, books, options }, columns) => {
-    const rollUps = columns.map(({ period, budget }) =>
-      budget ? books.budget(chart, period) : books.rollUp(period),
-    );
+    const rollUps = columns.map(({ period, budget, value }) => {
+      if (value !== undefined) return books.value(value.id, value.others, period);
+      return budget ? books.budget(chart, period) : books.rollUp(period);
+    });
     return rollUps.map((rollUp, at) => {
       const { rows } = buildStatement(code, { chart, rollUp, beside: rollUps }, options);
       const [last] = rows.slice(-1);

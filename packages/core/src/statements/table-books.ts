@@ -11,6 +11,7 @@ import {
 import { budgetsWithin } from '../ledger/budgets';
 import { cashFlowRollUp, type CashFlowSection } from '../ledger/cash-flow';
 import { amountsWithin, summedMonths, type MonthlyAmounts } from '../ledger/monthly';
+import { negate } from '../money/minor';
 import { openingAmounts, type PlannedOpening } from '../ledger/pending-openings';
 
 /** The books by period, each roll-up kept: after an edit of the chart only what it touched is computed again. */
@@ -20,6 +21,18 @@ export interface TableBooks {
   rollUp(period: Period): RollUp;
   cashFlow(period: Period): RollUp<CashFlowSection>;
   budget(chart: Chart, period: Period): RollUp;
+  /** What carries a value of a dimension; for `null` the whole without what carries one of some others. */
+  value(valueId: string | null, others: readonly string[], period: Period): RollUp;
+}
+
+/** What was posted with each value of a dimension, month by month. */
+export type MonthlyByValue = ReadonlyMap<string, MonthlyAmounts>;
+
+/** What is added to the books that are posted, and how they are told apart. */
+export interface MoreBooks {
+  /** Openings of a proposal, as if they were posted. */
+  readonly planned?: readonly PlannedOpening[];
+  readonly byValue?: MonthlyByValue;
 }
 
 const kept = <V>(compute: (period: Period) => V): ((period: Period) => V) => {
@@ -34,12 +47,24 @@ const kept = <V>(compute: (period: Period) => V): ((period: Period) => V) => {
   };
 };
 
+const turned = ([id, balance, change, yearChange]: AmountsTuple): AmountsTuple => [
+  id,
+  negate(balance),
+  negate(change),
+  negate(yearChange),
+];
+
 /** Books over amounts by month, with what planned openings add to them. `startsIn` is the month (1–12) of the fiscal year. */
 export const tableBooks = (
   monthly: MonthlyAmounts,
   startsIn: number,
-  planned: readonly PlannedOpening[] = [],
+  { planned = [], byValue = new Map<string, MonthlyAmounts>() }: MoreBooks = {},
 ): TableBooks => {
+  const values = new Map([...byValue].map(([id, of]) => [id, summedMonths(of)] as const));
+  const carried = (valueId: string, period: Period): readonly AmountsTuple[] => {
+    const summed = values.get(valueId);
+    return summed === undefined ? [] : amountsWithin(summed, period, startsIn);
+  };
   const summed = summedMonths(monthly);
   const ledger = kept((period): Ledger => {
     const amounts: readonly AmountsTuple[] = amountsWithin(summed, period, startsIn);
@@ -49,6 +74,14 @@ export const tableBooks = (
     yearStart: ({ last }) => fiscalYearStart(last, startsIn),
     rollUp: kept((period) => rollUpOver(ledger(period))),
     cashFlow: kept((period) => cashFlowRollUp(ledger(period))),
+    value: (valueId, others, period) => {
+      if (valueId !== null) return rollUpOver(ledgerOf(carried(valueId, period)));
+      const whole = [...ledger(period)].map(
+        ([id, { balance, change, yearChange }]) => [id, balance, change, yearChange] as const,
+      );
+      const taken = others.flatMap((other) => carried(other, period)).map(turned);
+      return rollUpOver(ledgerOf([...whole, ...taken]));
+    },
     budget: (chart, period) => rollUpOver(ledgerOf(budgetsWithin(chart, period, startsIn))),
   };
 };

@@ -2,16 +2,17 @@ import fc from 'fast-check';
 import { recordsOf } from '../chart/queries';
 import type { Chart } from '../chart/chart';
 import { addMonths } from '../dates/month';
+import type { Dimension } from '../dimensions/dimension';
 import type { PeriodContext } from '../dates/period-words';
 import { ledgerOf, rollUpOver } from '../ledger/amounts';
 import { amountsWithin, summedMonths, type MonthlyAmounts } from '../ledger/monthly';
 import { aChart, withSettings } from '../testing/a-chart';
 import { randomChart } from '../testing/random';
 import { buildStatement } from './build';
-import { columnsFromText, columnsOfSet, type ColumnSpec } from './columns';
+import { columnsFromText, columnsOf, type ColumnSpec } from './columns';
 import { SHEET_CODES, type SheetCode } from './sheets';
 import { buildTable, type StatementTable } from './table';
-import { tableBooks } from './table-books';
+import { tableBooks, type MonthlyByValue } from './table-books';
 
 const ALL = { depth: Infinity, zeroLines: false };
 const CONTEXT: PeriodContext = {
@@ -20,10 +21,15 @@ const CONTEXT: PeriodContext = {
   now: '2026-03',
 };
 
-const specsOf = (text: string, context: PeriodContext, sheet: SheetCode): readonly ColumnSpec[] => {
+const specsOf = (
+  text: string,
+  context: PeriodContext,
+  sheet: SheetCode,
+  dimensions: readonly Dimension[] = [],
+): readonly ColumnSpec[] => {
   const columns = columnsFromText(text);
   if (columns === null) throw new Error(`no columns: ${text}`);
-  return typeof columns === 'string' ? columnsOfSet(columns, context, sheet) : columns;
+  return columnsOf(columns, { periods: context, sheet, dimensions });
 };
 
 interface Looked {
@@ -31,15 +37,20 @@ interface Looked {
   readonly monthly: MonthlyAmounts;
   readonly context?: PeriodContext;
   readonly options?: { readonly depth: number; readonly zeroLines: boolean };
+  readonly byValue?: MonthlyByValue;
 }
 
 const tableOf = (
   sheet: SheetCode,
   columns: string,
-  { chart, monthly, context = CONTEXT, options = ALL }: Looked,
+  { chart, monthly, context = CONTEXT, options = ALL, byValue = new Map() }: Looked,
 ): StatementTable => {
-  const books = tableBooks(monthly, context.startsIn);
-  const asked = { sheet, columns: specsOf(columns, context, sheet), context };
+  const books = tableBooks(monthly, context.startsIn, { byValue });
+  const asked = {
+    sheet,
+    columns: specsOf(columns, context, sheet, chart.settings.dimensions),
+    context,
+  };
   return buildTable({ chart, books, options }, asked);
 };
 
@@ -150,7 +161,8 @@ describe('a statement with columns', () => {
     // A thousand over twelve months: four of them take one more.
     expect(cells('revenue/4010')).toEqual([160, 252, -92, -365]);
     expect(cells('operatingExpenses/6010')).toEqual([30, 6, 24, 4000]);
-    expect(tableOf('balanceSheet', 'budget', { ...IN_SHOP, chart }).rows[2]?.cells[1]).toBeNull();
+    const sheet = tableOf('balanceSheet', 'budget', { ...IN_SHOP, chart });
+    expect(sheet.columns.map(({ is }) => is)).toEqual(['amounts']);
   });
 
   it('opens and closes single lines, whatever the depth', () => {
@@ -164,6 +176,34 @@ describe('a statement with columns', () => {
     const closed = { ...ALL, open: new Map([['operatingExpenses/6000', false]]) };
     const rows = written(tableOf('profitAndLoss', 'plain', { ...IN_SHOP, options: closed }));
     expect(rows).toContain('line Running costs 35');
+  });
+});
+
+describe('columns by the values of a dimension', () => {
+  const values = [
+    { id: 'quay', name: 'Quay' },
+    { id: 'inn', name: 'Inns' },
+  ];
+  const market: Dimension = { id: 'market', name: 'Market', values };
+  const chart: Chart = { ...SHOP, settings: { ...SHOP.settings, dimensions: [market] } };
+  const byValue: MonthlyByValue = new Map([
+    ['quay', { first: '2026-01', rows: [['4010', -50, -20, -10], ['5010', 5, 0, 0]] }],
+    ['inn', { first: '2026-01', rows: [['4010', -10, 0, -20]] }],
+  ]); // prettier-ignore
+
+  it('stand beside one another with what carries none, so that nothing goes missing', () => {
+    const { columns, rows } = tableOf('profitAndLoss', 'by market', { chart, monthly: BOOKS, byValue }); // prettier-ignore
+    expect(columns.map(({ value }) => value)).toEqual(['Quay', 'Inns', '', null]);
+    const cells = (key: string) => rows.find(({ row }) => row.key === key)?.cells;
+    expect(cells('revenue/4010')).toEqual([80, 30, 50, 160]);
+    expect(cells('costOfSales/5010')).toEqual([5, 0, 40, 45]);
+    expect(cells('total/netProfit')).toEqual([75, 30, -25, 80]);
+  });
+
+  it('count one value alone, and leave the rest with what is unassigned', () => {
+    const columns = 'value market quay: this period; value market none: this period';
+    const { rows } = tableOf('profitAndLoss', columns, { chart, monthly: BOOKS, byValue });
+    expect(rows.find(({ row }) => row.key === 'revenue/4010')?.cells).toEqual([80, 80]);
   });
 });
 
@@ -308,6 +348,27 @@ describe('laws of columns', () => {
     );
   });
 
+  it('values of a dimension, and what carries none, sum to the whole in every line', () => {
+    fc.assert(
+      fc.property(looked, fc.integer({ min: 0, max: 4 }), ({ chart: bare, seed, depth, ...when }, count) => {
+        const values = Array.from({ length: count }, (_one, at) => ({ id: `v${at}`, name: `V ${at}` }));
+        const dimensions = [{ id: 'd', name: 'D', values }];
+        const chart: Chart = { ...bare, settings: { ...bare.settings, dimensions } };
+        const monthly = monthlyOver(chart, seed, MONTHS);
+        const byValue = new Map(
+          values.map(({ id }, at) => [id, monthlyOver(chart, seed.filter((_one, n) => n % 5 === at), MONTHS)]),
+        );
+        const options = { depth, zeroLines: true };
+        const { rows } = tableOf('profitAndLoss', 'by d', { chart, monthly, context: contextOf(when), options, byValue });
+        for (const { cells } of rows) {
+          if (cells.at(-1) === null) continue;
+          expect(cells.slice(0, -1).reduce<number>((so, cell) => so + (cell ?? 0), 0) + 0).toBe(cells.at(-1));
+        }
+      }),
+      { numRuns: 60 },
+    );
+  }); // prettier-ignore
+
   it('each column is the statement of its period', () => {
     fc.assert(
       fc.property(looked, ({ chart, seed, depth, ...when }) => {
@@ -317,7 +378,9 @@ describe('laws of columns', () => {
         const { columns, rows } = tableOf('balanceSheet', 'quarters', { chart, monthly, context, options }); // prettier-ignore
         columns.forEach(({ period }, at) => {
           if (period === null) throw new Error('no period');
-          const rollUp = rollUpOver(ledgerOf(amountsWithin(summedMonths(monthly), period, when.startsIn)));
+          const rollUp = rollUpOver(
+            ledgerOf(amountsWithin(summedMonths(monthly), period, when.startsIn)),
+          );
           const alone = buildStatement('balanceSheet', { chart, rollUp }, options).rows;
           const cells = new Map(rows.map(({ row, cells: all }) => [row.key, all[at]]));
           for (const row of alone) if ('amount' in row) expect(cells.get(row.key)).toBe(row.amount);

@@ -1,5 +1,6 @@
 import type { Period } from '../dates/period';
 import type { PeriodContext } from '../dates/period-words';
+import type { Dimension } from '../dimensions/dimension';
 import { dividedHalfAway } from '../money/decimal';
 import { subtract, type Minor } from '../money/minor';
 import { periodOfColumn, type ColumnSpec } from './columns';
@@ -21,6 +22,8 @@ export interface TableColumn {
   readonly period: Period | null;
   /** The word that is not understood. */
   readonly wrong: string | null;
+  /** The value of a dimension whose column it is; empty for what is unassigned; `null` for any other column. */
+  readonly value: string | null;
 }
 
 /** A row with a cell for each column; `null` where nothing can stand. */
@@ -84,6 +87,7 @@ interface Read {
   readonly specs: readonly ColumnSpec[];
   /** The period of each, or why it has none. */
   readonly periods: readonly ReturnType<typeof periodOfColumn>[];
+  readonly dimensions: readonly Dimension[];
 }
 
 const periodAt = ({ periods }: Read, at: number): Period | null => {
@@ -91,11 +95,19 @@ const periodAt = ({ periods }: Read, at: number): Period | null => {
   return read != null && read.ok ? read.period : null;
 };
 
+const valueName = ({ specs, dimensions }: Read, at: number): string | null => {
+  const spec = specs[at];
+  if (spec?.is !== 'value') return null;
+  const { values = [] } = dimensions.find(({ id }) => id === spec.dimensionId) ?? {};
+  return values.find(({ id }) => id === spec.valueId)?.name ?? '';
+};
+
 const headOf = (read: Read, at: number): Omit<TableColumn, 'shows'> => {
   const found = read.periods[at];
   const spec = read.specs[at] as ColumnSpec;
   const wrong = found != null && !found.ok ? found.word : null;
-  return { spec: at, is: spec.is, period: periodAt(read, at), wrong };
+  const value = valueName(read, at);
+  return { spec: at, is: spec.is, period: periodAt(read, at), wrong, value };
 };
 
 /** The cells of a row by the columns that were asked for. */
@@ -131,6 +143,16 @@ const isOfMoney = (specs: readonly ColumnSpec[], at: number): boolean => {
 const showsOf = (specs: readonly ColumnSpec[], at: number): ColumnShows =>
   isOfMoney(specs, at) ? 'money' : 'parts';
 
+const columnOf = (spec: ColumnSpec, period: Period, specs: readonly ColumnSpec[]): FilledColumn => {
+  if (spec.is !== 'value') return { period, budget: spec.is === 'budget' };
+  const others = specs.flatMap((one) =>
+    one.is === 'value' && one.dimensionId === spec.dimensionId && one.valueId !== null
+      ? one.valueId
+      : [],
+  );
+  return { period, budget: false, value: { id: spec.valueId, others } };
+};
+
 const filledColumns = (
   sheet: SheetCode,
   source: SheetSource,
@@ -138,10 +160,9 @@ const filledColumns = (
 ): ReadonlyMap<number, Filled> => {
   const there = read.specs.flatMap((spec, at) => {
     const period = periodAt(read, at);
-    const budget = spec.is === 'budget';
-    return period === null || (budget && sheet !== 'profitAndLoss')
-      ? []
-      : [{ at, column: { period, budget } satisfies FilledColumn }];
+    const ofResults = spec.is === 'budget' || spec.is === 'value';
+    if (period === null || (ofResults && sheet !== 'profitAndLoss')) return [];
+    return [{ at, column: columnOf(spec, period, read.specs) }];
   });
   const filled = SHEETS[sheet](
     source,
@@ -177,7 +198,8 @@ const standardTable = (source: SheetSource, asked: TableAsked, read: Read): Stat
 const onlyPeriods = ({ columns, context }: TableAsked): Read => {
   const specs = columns.filter(({ is }) => is === 'amounts');
   const shown = specs.length === 0 ? [{ is: 'amounts', words: '' } as const] : specs;
-  return { specs: shown, periods: shown.map((spec) => periodOfColumn(spec, context)) };
+  const periods = shown.map((spec) => periodOfColumn(spec, context));
+  return { specs: shown, periods, dimensions: [] };
 };
 
 const trialTable = (source: SheetSource, asked: TableAsked): StatementTable => {
@@ -239,5 +261,6 @@ export const buildTable = (source: SheetSource, asked: TableAsked): StatementTab
   return standardTable(source, asked, {
     specs,
     periods: specs.map((spec) => periodOfColumn(spec, context)),
+    dimensions: source.chart.settings.dimensions,
   });
 };

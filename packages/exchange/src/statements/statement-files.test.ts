@@ -3,7 +3,7 @@ import parsePdf from 'pdf-parse';
 import {
   buildTable,
   columnsFromText,
-  columnsOfSet,
+  columnsOf,
   SHEET_CODES,
   tableBooks,
   type ColumnSpec,
@@ -53,8 +53,7 @@ const POSTED: readonly MonthlyTuple[] = [
 const fileOf = (sheet: SheetCode, columns: string, chart = CHART): StatementFile => {
   const context = { main: { first: '2026-01', last: '2026-03' }, startsIn: 1, now: '2026-03' };
   const read = columnsFromText(columns) ?? 'plain';
-  const specs: readonly ColumnSpec[] =
-    typeof read === 'string' ? columnsOfSet(read, context, sheet) : read;
+  const specs: readonly ColumnSpec[] = columnsOf(read, { periods: context, sheet, dimensions: [] });
   const books = tableBooks({ first: '2026-01', rows: POSTED }, 1);
   const options = { depth: Infinity, zeroLines: false };
   return {

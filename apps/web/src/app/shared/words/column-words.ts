@@ -21,6 +21,8 @@ export const columnSentence = (spec: ColumnSpec): string => {
       return $localize`Amounts of “${spec.words}:words:”`;
     case 'budget':
       return $localize`Budget of “${spec.words}:words:”`;
+    case 'value':
+      return $localize`One value of a dimension, “${spec.words}:words:”`;
     case 'difference':
       return $localize`Column ${spec.of + 1}:of: less column ${spec.from + 1}:from:`;
     case 'percent':

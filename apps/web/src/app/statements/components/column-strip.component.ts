@@ -113,6 +113,7 @@ export class ColumnStripComponent {
       { value: 'difference', words: $localize`Difference`, there: at >= 2 },
       { value: 'percent', words: $localize`Per cent`, there: at >= 2 },
       { value: 'share', words: $localize`Share`, there: at >= 1 },
+      { value: 'value', words: $localize`One value`, there: false },
     ];
     return all.filter(({ there, value }) => there || value === this.spec().is);
   });
@@ -130,9 +131,8 @@ export class ColumnStripComponent {
   });
 
   protected say(words: string): void {
-    const { is } = this.spec();
-    if (is === 'amounts' || is === 'budget')
-      this.changed.emit({ is, words: words.replaceAll(';', ' ') });
+    const spec = this.spec();
+    if ('words' in spec) this.changed.emit({ ...spec, words: words.replaceAll(/[;:]/g, ' ') });
   }
 
   protected turnInto(is: ColumnSpec['is']): void {
@@ -140,7 +140,7 @@ export class ColumnStripComponent {
     const words = this.words() ?? 'this period';
     if (is === 'amounts' || is === 'budget') this.changed.emit({ is, words });
     else if (is === 'share') this.changed.emit({ is, of: at - 1 });
-    else this.changed.emit({ is, of: at - 2, from: at - 1 });
+    else if (is !== 'value') this.changed.emit({ is, of: at - 2, from: at - 1 });
   }
 
   protected refer(name: string, place: number): void {

@@ -21,6 +21,8 @@ export class TableEngine {
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   private readonly worker = createTableWorker();
 
+  readonly wish = signal<TableWish | null>(null);
+
   /** What was posted month by month; read anew when the amounts of the bench were. */
   readonly monthly = reading(
     () => {
@@ -29,13 +31,28 @@ export class TableEngine {
     },
     ({ clientId }) => this.api.ask('monthly', { clientId }),
   );
+  /** The dimension whose values have columns; `null` for none. */
+  private readonly dimensionId = computed(
+    () =>
+      this.wish()?.columns.flatMap((spec) => (spec.is === 'value' ? spec.dimensionId : []))[0] ??
+      null,
+  );
+  /** What was posted with each of its values. */
+  readonly byValue = reading(
+    () => {
+      const [client, balances, dimension] = [this.client(), this.balances(), this.dimensionId()];
+      return client === null || balances === null || dimension === null
+        ? undefined
+        : { clientId: client.id, balances, dimension };
+    },
+    ({ clientId, dimension }) => this.api.ask('monthlyByValue', { clientId, query: { dimension } }),
+  );
   /** Where periods in words are seen from; `null` while no client is open. */
   readonly context = computed<PeriodContext | null>(() => {
     const [main, client] = [this.period(), this.client()];
     if (main === null || client === null) return null;
     return { main, startsIn: client.fiscalYearStart, now: monthOf(today()) };
   });
-  readonly wish = signal<TableWish | null>(null);
   readonly result = signal<TableResult | null>(null);
 
   constructor() {
@@ -55,6 +72,15 @@ export class TableEngine {
       if (read === null) return;
       const rows = [...read.amounts, ...read.splits];
       this.send({ type: 'monthly', monthly: { first: read.first, rows } });
+    });
+    effect(() => {
+      const read = this.byValue.value();
+      if (read === null) return;
+      const values = read.values.map(
+        ({ valueId, first, amounts, splits }) =>
+          [valueId, { first, rows: [...amounts, ...splits] }] as const,
+      );
+      this.send({ type: 'byValue', values });
     });
     effect(() => {
       const context = this.context();

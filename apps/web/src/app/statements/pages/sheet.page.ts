@@ -18,7 +18,7 @@ import {
   COLUMN_SETS,
   columnsAsText,
   columnsFromText,
-  columnsOfSet,
+  columnsOf,
   elementOf,
   firstDayOf,
   hasBudgets,
@@ -28,7 +28,7 @@ import {
   sectionAndAccountOf,
   SHEET_CODES,
   withoutColumn,
-  type ColumnSet,
+  type ColumnsAsked,
   type ColumnSpec,
   type KindCode,
   type LinePlan,
@@ -37,7 +37,7 @@ import {
 } from '@iunctus/core';
 import { addressOf } from '../../shared/api/api.service';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
-import { PickComponent } from '../../shared/components/pick.component';
+import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
@@ -123,27 +123,32 @@ export class SheetPage {
   protected readonly zeroLines = computed(() => this.zero() === '1');
   protected readonly asProposed = computed(() => this.as() !== 'adopted');
 
-  private readonly asked = computed<ColumnSet | readonly ColumnSpec[]>(
+  private readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
+  private readonly asked = computed<ColumnsAsked>(
     () => columnsFromText(this.columns() ?? 'plain') ?? 'plain',
   );
   protected readonly specs = computed<readonly ColumnSpec[]>(() => {
     const [asked, context] = [this.asked(), this.engine.context()];
-    if (typeof asked !== 'string') return asked;
-    return context === null ? [] : columnsOfSet(asked, context, this.code());
+    if (context === null) return [];
+    const dimensions = this.dimensions();
+    return columnsOf(asked, { periods: context, sheet: this.code(), dimensions });
   });
   protected readonly sets = computed(() => {
     const budgets = hasBudgets(this.proposed.chart()) && this.code() === 'profitAndLoss';
     const sets = COLUMN_SETS.filter((set) => set !== 'budget' || budgets);
-    const offered = sets.map((value) => ({
+    const offered: PickOption[] = sets.map((value) => ({
       value: value,
       words: COLUMN_SET_WORDS[value],
     }));
+    if (this.code() === 'profitAndLoss')
+      for (const { id: by, name } of this.dimensions())
+        offered.push({ value: columnsAsText({ by }), words: $localize`By ${name}:dimension:` });
     const own = { value: OWN, words: $localize`Own columns` };
-    return typeof this.asked() === 'string' ? offered : [own, ...offered];
+    return this.chosenSet() === OWN ? [own, ...offered] : offered;
   });
   protected readonly chosenSet = computed(() => {
     const asked = this.asked();
-    return typeof asked === 'string' ? asked : OWN;
+    return typeof asked === 'string' || 'by' in asked ? columnsAsText(asked) : OWN;
   });
   /** Sheets whose columns are their own take periods alone. */
   protected readonly takesColumns = computed(() => this.code() !== 'changesInEquity');

@@ -10,6 +10,7 @@ import {
   trackOf,
   type Chart,
   type MonthlyAmounts,
+  type MonthlyByValue,
   type PendingOpening,
   type PeriodContext,
   type ProposalStep,
@@ -22,6 +23,7 @@ import type { TableMessage, TableResult, TableWish } from './table-messages';
 interface State {
   readonly track: Track;
   readonly monthly: MonthlyAmounts | null;
+  readonly byValue: MonthlyByValue;
   readonly openings: readonly PendingOpening[];
   readonly context: PeriodContext | null;
   readonly wish: TableWish | null;
@@ -40,6 +42,8 @@ const next = (state: State, message: TableMessage): State => {
       return { ...state, track: moved(state.track, message.steps) };
     case 'monthly':
       return { ...state, monthly: message.monthly };
+    case 'byValue':
+      return { ...state, byValue: new Map(message.values) };
     case 'openings':
       return { ...state, openings: message.openings };
     case 'context':
@@ -55,17 +59,17 @@ interface Books {
   readonly proposed: TableBooks;
 }
 
-const booksOf = ({ track, monthly, openings, context }: State): Books | null => {
+const booksOf = ({ track, monthly, byValue, openings, context }: State): Books | null => {
   if (monthly === null || context === null) return null;
   const { startsIn } = context;
-  const posted = tableBooks(monthly, startsIn);
+  const posted = tableBooks(monthly, startsIn, { byValue });
   const ids = new Set(
     track.steps.flatMap(({ id, opening }) => (opening === undefined ? [] : [id])),
   );
   const there = openings.filter(({ stepId }) => ids.has(stepId));
   if (there.length === 0) return { posted, proposed: posted };
   const planned = planOpenings(proposedChart(track), there, startsIn);
-  return { posted, proposed: tableBooks(monthly, startsIn, planned) };
+  return { posted, proposed: tableBooks(monthly, startsIn, { byValue, planned }) };
 };
 
 const movedBetween = (before: StatementTable, after: StatementTable): TableResult['moved'] => {
@@ -87,6 +91,7 @@ export const createTableComputer = (): ((message: TableMessage) => TableResult |
   let state: State = {
     track: trackOf(emptyChart()),
     monthly: null,
+    byValue: new Map(),
     openings: [],
     context: null,
     wish: null,
@@ -95,9 +100,10 @@ export const createTableComputer = (): ((message: TableMessage) => TableResult |
   return (message) => {
     const before = state;
     state = next(state, message);
-    const { track, context, wish, monthly, openings } = state;
+    const { track, context, wish, monthly, byValue, openings } = state;
     const others =
       monthly !== before.monthly ||
+      byValue !== before.byValue ||
       context?.startsIn !== before.context?.startsIn ||
       openings !== before.openings ||
       (openings.length > 0 && track !== before.track);

@@ -32,6 +32,11 @@ export type TableMessage =
     }
   | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
   | { readonly type: 'monthly'; readonly monthly: MonthlyAmounts }
+  /** What was posted with the values of a dimension, each with its id. */
+  | {
+      readonly type: 'byValue';
+      readonly values: readonly (readonly [valueId: string, monthly: MonthlyAmounts])[];
+    }
   | { readonly type: 'openings'; readonly openings: readonly PendingOpening[] }
   | { readonly type: 'context'; readonly context: PeriodContext }
   | { readonly type: 'wish'; readonly wish: TableWish };
