@@ -202,12 +202,17 @@ try {
   await maren.sees('8 of 95 numbers change');
   await picture('numbers');
 
-  await open('Tern Street Ceramics');
+  await open('Kestrel Lane Cider Works');
   await maren.hasChart();
-  await maren.tabTo('Read it');
+  await maren.command('statement profit and loss');
+  await maren.sees('Agrees with the trial balance');
+  await maren.tabTo('Columns');
+  await maren.type('a year');
   await maren.press('Enter');
-  await maren.sees('Three lines for classes');
-  await picture('review-of-a-colleague');
+  await maren.sees('118,682.82');
+  await page.focus('[role=grid]');
+  await maren.press('ArrowDown', 'ArrowDown');
+  await picture('statement');
 
   await open('Tern Street Ceramics');
   await maren.hasChart();
