@@ -24,3 +24,13 @@ export const formatAmount = (amount: Minor, style: AmountStyle): string => {
   if (style.negatives === 'sign') return `${amount < 0 ? '−' : '+'}${text}`;
   return amount < 0 ? `(${text})` : text;
 };
+
+/** Tenths of a per cent as a decimal number with one digit behind the point; negatives in parentheses or with a sign. */
+export const formatTenths = (
+  tenths: number,
+  negatives: NonNullable<AmountStyle['negatives']>,
+): string => {
+  const text = `${Math.trunc(Math.abs(tenths) / 10)}.${Math.abs(tenths) % 10}`;
+  if (tenths >= 0) return text;
+  return negatives === 'sign' ? `-${text}` : `(${text})`;
+};

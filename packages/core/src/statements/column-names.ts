@@ -1,4 +1,5 @@
 import { endDay, shortMonths, startDay } from '../dates/month-names';
+import { formatAmount, formatTenths } from '../money/format';
 import type { SheetCode } from './sheets';
 import type { TableColumn } from './table';
 
@@ -45,4 +46,12 @@ export const columnName = (sheet: SheetCode, column: TableColumn): string => {
 export const columnNote = (sheet: SheetCode, column: TableColumn): string => {
   const sided = column.shows === 'debit' || column.shows === 'credit';
   return sided || column.is === 'budget' || column.is === 'change' ? periodOn(sheet, column) : '';
+};
+
+/** A cell as it is read: amounts in the client's currency, parts in per cent, a dash for nothing. */
+export const cellText = (cell: number | null, { shows }: TableColumn, currency: string): string => {
+  if (cell === null) return '';
+  if (shows === 'parts') return cell === 0 ? '–' : formatTenths(cell, 'parentheses');
+  const empty = (shows === 'debit' || shows === 'credit') && cell === 0;
+  return empty ? '' : formatAmount(cell, { currency, zero: '–' });
 };

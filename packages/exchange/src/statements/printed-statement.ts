@@ -1,11 +1,4 @@
-import {
-  columnName,
-  columnNote,
-  formatAmount,
-  rowName,
-  type TableColumn,
-  type TableRow,
-} from '@iunctus/core';
+import { columnName, columnNote, cellText, rowName, type TableRow } from '@iunctus/core';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { inType, isPrintedFont, PRINTED_FONTS } from '../printed-type';
@@ -57,19 +50,6 @@ const widthsOf = ({ columns }: Sheet): (string | number)[] => [
   '*',
   ...columns.map(() => AMOUNTS - 6),
 ];
-
-const parts = (tenths: number): string => {
-  if (tenths === 0) return '–';
-  const text = `${Math.trunc(Math.abs(tenths) / 10)}.${Math.abs(tenths) % 10}`;
-  return tenths < 0 ? `(${text})` : text;
-};
-
-const cellText = (cell: number | null, { shows }: TableColumn, currency: string): string => {
-  if (cell === null) return '';
-  if (shows === 'parts') return parts(cell);
-  const sided = shows === 'debit' || shows === 'credit';
-  return sided && cell === 0 ? '' : formatAmount(cell, { currency, zero: '–' });
-};
 
 type Side = boolean;
 

@@ -1,12 +1,9 @@
-import { columnName, columnNote, rowName } from '@iunctus/core';
+import { columnName, columnNote, formatTenths, rowName } from '@iunctus/core';
 import { cellText } from '../cell-text';
 import { fieldBetween, plainAmount } from '../csv';
 import type { StatementFile } from './statement-file';
 
 const field = (text: string): string => fieldBetween(',', cellText(text));
-
-const parts = (tenths: number): string =>
-  `${tenths < 0 ? '-' : ''}${Math.trunc(Math.abs(tenths) / 10)}.${Math.abs(tenths) % 10}`;
 
 /** A statement as CSV, amounts as plain decimal numbers. Source: RFC 4180, with a byte order mark as for the chart. */
 export const writeStatementCsv = ({ table, currency }: StatementFile): string => {
@@ -18,7 +15,9 @@ export const writeStatementCsv = ({ table, currency }: StatementFile): string =>
     field(rowName(row)),
     ...cells.map((cell, at) => {
       if (cell === null) return '';
-      return columns[at]?.shows === 'parts' ? parts(cell) : plainAmount(cell, currency);
+      return columns[at]?.shows === 'parts'
+        ? formatTenths(cell, 'sign')
+        : plainAmount(cell, currency);
     }),
   ]);
   const all = [[field(currency), ...heads.map(field)], ...lines];

@@ -1,6 +1,11 @@
-import { formatAmount, type ColumnSet, type ColumnSpec, type TableColumn } from '@iunctus/core';
+import { type ColumnSet, type ColumnSpec } from '@iunctus/core';
 
-export { columnName as columnHead, columnNote, shortMonths as headPeriod } from '@iunctus/core';
+export {
+  cellText as cellWords,
+  columnName as columnHead,
+  columnNote,
+  shortMonths as headPeriod,
+} from '@iunctus/core';
 
 /** Sets of columns, as they are chosen between. */
 export const COLUMN_SET_WORDS: Readonly<Record<ColumnSet, string>> = {
@@ -30,22 +35,4 @@ export const columnSentence = (spec: ColumnSpec): string => {
     case 'share':
       return $localize`Column ${spec.of + 1}:of: in per cent of the whole`;
   }
-};
-
-const parts = (tenths: number): string => {
-  if (tenths === 0) return '–';
-  const text = `${Math.trunc(Math.abs(tenths) / 10)}.${Math.abs(tenths) % 10}`;
-  return tenths < 0 ? `(${text})` : text;
-};
-
-/** A cell as it is read: amounts in the client's currency, parts in per cent. */
-export const cellWords = (
-  cell: number | null,
-  { shows }: TableColumn,
-  currency: string,
-): string => {
-  if (cell === null) return '';
-  if (shows === 'parts') return parts(cell);
-  const empty = (shows === 'debit' || shows === 'credit') && cell === 0;
-  return empty ? '' : formatAmount(cell, { currency, zero: '–' });
 };
