@@ -116,6 +116,7 @@ const PLACES: readonly {
       ['the cash flow', 'cashFlow?columns=quarters', 'Cash from operating activities'],
       ['changes in equity', 'changesInEquity', 'Total equity'],
       ['the trial balance', 'trialBalance', '1010'],
+      ['a packet', 'packet', 'Notes of the preparer'],
     ] as const
   ).map(([name, place, sees]) => ({ name, at: `statements/${place}`, sees })),
   {

@@ -139,4 +139,19 @@ describe('statements, by keyboard', () => {
     for (const word of ['Kestrel Lane Cider Works', 'Profit and loss', 'July to October 2026', '120,417.89', 'Revision 4', '1 of 2'])
       expect(text).toContain(word);
   }); // prettier-ignore
+
+  it('leave together in a packet, with what their preparer notes', async () => {
+    await maren.command('print a packet');
+    await maren.sees('A packet of statements');
+    await maren.tabTo('Notes of the preparer');
+    await maren.type('Stock was counted on October 31.');
+    const address = await maren.page.$eval('a[href*="packet-pdf"]', (link) => link.getAttribute('href') ?? '');
+    const bytes = await maren.page.evaluate(async (from) => {
+      const answer = await fetch(from);
+      return [...new Uint8Array(await answer.arrayBuffer())];
+    }, address);
+    const { text } = await parsePdf(Buffer.from(bytes));
+    for (const word of ['Net profit', 'Total assets', 'Cash at the end', 'Total equity', 'Stock was counted on October 31.'])
+      expect(text).toContain(word);
+  }); // prettier-ignore
 });

@@ -80,6 +80,16 @@ describe('taking a chart out', () => {
       expect(await response.json()).toMatchObject({ issues: [{ field, rule }] });
     });
 
+    it('goes into a packet with others', async () => {
+      const packet = '?sheets=profitAndLoss,cashFlow&first=2026-07&last=2026-10&notes=Counted%20in%20October';
+      const printed = await take('packet-pdf', packet);
+      expect((await printed.text()).slice(0, 5)).toBe('%PDF-');
+      const bytes = Buffer.from(await (await take('packet-xlsx', packet)).arrayBuffer());
+      expect((await readSheet(bytes, 'Notes'))[0]).toEqual(['Counted in October']);
+      for (const sheets of ['', 'profitAndLoss,misc', 'cashFlow,cashFlow'])
+        expect((await take('packet-pdf', `?sheets=${sheets}&first=2026-07&last=2026-10`)).status).toBe(400);
+    }); // prettier-ignore
+
     it('wants to be named, and its months', async () => {
       expect((await take('statement-csv', '?first=2026-07&last=2026-10')).status).toBe(400);
       expect((await take('statement-csv', '?sheet=cashFlow')).status).toBe(400);

@@ -118,7 +118,7 @@ export const ENDPOINTS = {
   undo: { method: 'get', path: `${REVISION}/undo`, summary: 'What takes a revision back', may: 'readAll', answer: bench.UndoAnswer },
   revisionChart: { method: 'get', path: `${REVISION}/chart`, summary: 'The chart as it was', may: 'readAll', answer: bench.RevisionChartAnswer },
   restore: { method: 'get', path: `${REVISION}/restore`, summary: 'What brings the chart back to a revision', may: 'readAll', answer: bench.UndoAnswer },
-  exportChart: { method: 'get', path: `${CLIENT}/exports/:format`, summary: 'The chart as a file: csv, xlsx, json, pdf, journal, journal-closed, audit-file, audit-accounts, audit-balances, return, return-file, statement-pdf, statement-xlsx or statement-csv', may: 'readAll', query: ExportQuery, answer: 'file' },
+  exportChart: { method: 'get', path: `${CLIENT}/exports/:format`, summary: 'The chart as a file: csv, xlsx, json, pdf, journal, journal-closed, audit-file, audit-accounts, audit-balances, return, return-file, statement-pdf, statement-xlsx, statement-csv, packet-pdf or packet-xlsx', may: 'readAll', query: ExportQuery, answer: 'file' },
   industries: { method: 'get', path: '/industries', summary: 'Industries by plain words or NAICS code', may: 'readAll', query: IndustriesQuery, answer: IndustriesAnswer },
   knownLists: { method: 'get', path: '/known-lists', summary: 'What columns and types of lists from elsewhere mean', may: 'change', answer: KnownListsAnswer },
   keepKnownList: { method: 'put', path: '/known-lists', summary: 'Keep what a list’s columns and types mean', may: 'change', request: KnownList, most: 512 * KB },

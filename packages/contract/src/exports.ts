@@ -11,6 +11,9 @@ export const ExportQuery = v.pipe(
     guidance: v.optional(v.picklist(['yes', 'no'])),
     /** Of a statement: which, with which columns as text, how deep, and whether with lines that come to nothing. */
     sheet: v.optional(v.picklist(SHEET_CODES)),
+    /** Of a packet: which statements, in their order, with commas between; and what its preparer notes. */
+    sheets: v.optional(v.pipe(v.string(), v.maxLength(200))),
+    notes: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     columns: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     depth: v.optional(v.picklist(['1', '2', '3', 'all'])),
     zero: v.optional(v.picklist(['yes', 'no'])),

@@ -11,7 +11,7 @@ import {
   writeJournal,
   writeJson,
   writePrintedChart,
-  writePrintedStatement,
+  writePrintedStatements,
   writeReturnWorkbook,
   writeStatementCsv,
   writeStatementWorkbook,
@@ -32,7 +32,7 @@ import { auditRowsOf } from './audit-rows';
 import { closingsOf } from './closings';
 import { adoptedChart, handedOutBy, tableOf, type Taken } from './export-source';
 import { returnFileOf, returnPartsOf } from './return-parts';
-import { statementFileOf } from './statement-files';
+import { packetOf, statementFileOf } from './statement-files';
 
 /** The formats in which a chart, its balances and its return are taken out. */
 export const EXPORT_FORMATS = [
@@ -50,6 +50,8 @@ export const EXPORT_FORMATS = [
   'statement-pdf',
   'statement-xlsx',
   'statement-csv',
+  'packet-pdf',
+  'packet-xlsx',
 ] as const;
 export type ExportFormat = (typeof EXPORT_FORMATS)[number];
 
@@ -79,6 +81,8 @@ const FILES: Readonly<Record<ExportFormat, readonly [name: string, type: string]
   'statement-pdf': ['statement.pdf', 'application/pdf'],
   'statement-xlsx': ['statement.xlsx', XLSX],
   'statement-csv': ['statement.csv', 'text/csv; charset=utf-8'],
+  'packet-pdf': ['statements.pdf', 'application/pdf'],
+  'packet-xlsx': ['statements.xlsx', XLSX],
 };
 
 interface Asked {
@@ -169,9 +173,13 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
     case 'pdf':
       return printed(taken, asked);
     case 'statement-pdf':
-      return writePrintedStatement(await statementFileOf(taken, query, asked.today));
+      return writePrintedStatements([await statementFileOf(taken, query, asked.today)]);
     case 'statement-xlsx':
-      return writeStatementWorkbook(await statementFileOf(taken, query, asked.today));
+      return writeStatementWorkbook([await statementFileOf(taken, query, asked.today)]);
+    case 'packet-pdf':
+      return writePrintedStatements(await packetOf(taken, query, asked.today), query.notes);
+    case 'packet-xlsx':
+      return writeStatementWorkbook(await packetOf(taken, query, asked.today), query.notes);
     case 'statement-csv':
       return writeStatementCsv(await statementFileOf(taken, query, asked.today));
     case 'journal':

@@ -6,6 +6,7 @@ import {
   lastDayOf,
   monthOf,
   periodOfColumn,
+  SHEET_CODES,
   SHEET_NAMES,
   tableBooks,
   type ColumnContext,
@@ -93,4 +94,19 @@ export const statementFileOf = async (
     table: buildTable({ chart, books, options }, { sheet, columns: specs, context }),
     specs,
   };
+};
+
+/** The statements of a packet, in the order in which they are named. */
+export const packetOf = async (
+  taken: Taken,
+  query: ExportQuery,
+  today: string,
+): Promise<[StatementFile, ...StatementFile[]]> => {
+  const names = (query.sheets ?? '').split(',');
+  const sheets = names.flatMap((name) => SHEET_CODES.find((code) => code === name) ?? []);
+  if (sheets.length !== names.length || new Set(sheets).size !== sheets.length)
+    return badRequest('sheets', 'name statements, each once');
+  const files: StatementFile[] = [];
+  for (const sheet of sheets) files.push(await statementFileOf(taken, { ...query, sheet }, today));
+  return files as [StatementFile, ...StatementFile[]];
 };

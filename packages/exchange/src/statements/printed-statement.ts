@@ -52,6 +52,7 @@ const widthsOf = ({ columns }: Sheet): (string | number)[] => [
 ];
 
 type Side = boolean;
+type Margins = [number, number, number, number];
 
 /** A single rule above what sums up, a double one under the last total. */
 const rules = ({ row }: TableRow): [Side, Side, Side, Side] => {
@@ -196,15 +197,37 @@ const headOf = (sheet: Sheet): Content => {
   };
 };
 
-/** A statement as it is handed over: paper of the country, its head on every page, no heading left alone. */
-export const writePrintedStatement = async (file: StatementFile): Promise<Uint8Array> => {
-  const sheets = sheetsOf(file);
+/** What the preparer notes, on a page of its own behind the statements. */
+const notesPage = (first: StatementFile, notes: string): Content[] =>
+  notes.trim() === ''
+    ? []
+    : [
+        { text: inType(first.client, 'Title'), fontSize: 17, bold: true },
+        { text: inType('Notes of the preparer', 'Title'), fontSize: 13, margin: [0, 2, 0, 10] },
+        ...notes
+          .split(/\r?\n/)
+          .map((line): Content => ({ text: inType(line), margin: [0, 0, 0, 4] })),
+      ];
+
+/**
+ * Statements as they are handed over, one after the other: paper of the country, the head of each on every page, no
+ * heading left alone; behind them what their preparer notes.
+ */
+export const writePrintedStatements = async (
+  files: readonly [StatementFile, ...StatementFile[]],
+  notes = '',
+): Promise<Uint8Array> => {
+  const [file] = files;
+  const sheets = files.flatMap(sheetsOf);
+  const last = notesPage(file, notes);
   const document = pdfmake.createPdf({
     pageSize: file.paper === 'letter' ? 'LETTER' : 'A4',
-    pageOrientation: sheets[0]?.landscape === true ? 'landscape' : 'portrait',
     pageMargins: [SIDE, 122, SIDE, 52],
     defaultStyle: { font: 'Text', fontSize: 9, lineHeight: 1.12, color: INK },
-    info: { title: `${file.client}: ${file.title}`, author: file.author },
+    info: {
+      title: `${file.client}: ${files.map(({ title }) => title).join(', ')}`,
+      author: file.author,
+    },
     footer: (page, pages) => ({
       columns: [
         { text: inType(file.author) },
@@ -215,7 +238,16 @@ export const writePrintedStatement = async (file: StatementFile): Promise<Uint8A
       color: QUIET,
       margin: [SIDE, 18, SIDE, 0],
     }),
-    content: sheets.map((sheet) => ({ section: bodyOf(sheet), header: () => headOf(sheet) })),
+    content: [
+      ...sheets.map((sheet) => ({
+        section: bodyOf(sheet),
+        header: () => headOf(sheet),
+        pageOrientation: sheet.landscape ? ('landscape' as const) : ('portrait' as const),
+      })),
+      ...(last.length === 0
+        ? []
+        : [{ section: last, header: () => '', pageMargins: [SIDE, 60, SIDE, 52] as Margins }]),
+    ],
   });
   return new Uint8Array(await document.getBuffer());
 };

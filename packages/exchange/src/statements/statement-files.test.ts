@@ -13,7 +13,7 @@ import {
 import { aChart } from '@iunctus/core/testing';
 import { writeStatementCsv } from './statement-csv';
 import type { StatementFile } from './statement-file';
-import { writePrintedStatement } from './printed-statement';
+import { writePrintedStatements } from './printed-statement';
 import { writeStatementWorkbook } from './statement-workbook';
 
 const CHART = aChart(
@@ -71,7 +71,7 @@ const fileOf = (sheet: SheetCode, columns: string, chart = CHART): StatementFile
 
 const sheetOf = async (file: StatementFile): Promise<ExcelJS.Worksheet> => {
   const book = new ExcelJS.Workbook();
-  await book.xlsx.load((await writeStatementWorkbook(file)).buffer as ArrayBuffer);
+  await book.xlsx.load((await writeStatementWorkbook([file])).buffer as ArrayBuffer);
   const [sheet] = book.worksheets;
   if (sheet === undefined) throw new Error('no sheet');
   return sheet;
@@ -140,7 +140,7 @@ describe('a statement as CSV', () => {
 
 describe('a printed statement', () => {
   const printed = async (file: StatementFile) =>
-    parsePdf(Buffer.from(await writePrintedStatement(file)));
+    parsePdf(Buffer.from(await writePrintedStatements([file])));
 
   it('says whose it is, of when, in what, by whom, and its totals', async () => {
     const { text, numpages } = await printed(fileOf('profitAndLoss', 'months'));
@@ -193,4 +193,23 @@ describe('a printed statement', () => {
       }
     }
   });
+
+  it('goes into a packet with others, each under its own head, with the notes of its preparer behind', async () => {
+    const packet = await writePrintedStatements(
+      [fileOf('profitAndLoss', 'plain'), { ...fileOf('balanceSheet', 'yearBefore'), title: 'Balance sheet' }],
+      'Stock was counted on March 31.\nThe press is pledged.',
+    );
+    const { text, numpages } = await parsePdf(Buffer.from(packet));
+    expect(numpages).toBe(3);
+    for (const words of ['Net profit', 'Balance sheet', 'Total assets', 'Notes of the preparer', 'The press is pledged.', '3 of 3'])
+      expect(text).toContain(words);
+    const book = new ExcelJS.Workbook();
+    const written = await writeStatementWorkbook(
+      [fileOf('profitAndLoss', 'plain'), { ...fileOf('balanceSheet', 'plain'), title: 'Balance sheet' }],
+      '=NOTES()',
+    );
+    await book.xlsx.load(written.buffer as ArrayBuffer);
+    expect(book.worksheets.map(({ name }) => name)).toEqual(['Profit and loss', 'Balance sheet', 'Notes']);
+    expect(book.getWorksheet('Notes')?.getCell('A1').value).toBe("'=NOTES()");
+  }); // prettier-ignore
 });

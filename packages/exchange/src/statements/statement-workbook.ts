@@ -82,13 +82,9 @@ const addLine = (sheet: ExcelJS.Worksheet, file: StatementFile, at: number): voi
   line.cells.forEach((_cell, column) => (added.getCell(column + 2).border = border));
 };
 
-/** A statement as a workbook whose sums, differences and shares are formulas over what was posted. */
-export const writeStatementWorkbook = async (file: StatementFile): Promise<Uint8Array> => {
+/** A sheet of a workbook for one statement. */
+const addStatement = (book: ExcelJS.Workbook, file: StatementFile): void => {
   const { table, client, author, title, subtitle, currency, paper, made } = file;
-  const book = new ExcelJS.Workbook();
-  book.title = `${client}: ${title}`;
-  book.creator = author;
-  book.lastModifiedBy = author;
   const sheet = book.addWorksheet(title, {
     views: [{ state: 'frozen', ySplit: ABOVE, xSplit: 1 }],
     pageSetup: {
@@ -117,5 +113,28 @@ export const writeStatementWorkbook = async (file: StatementFile): Promise<Uint8
     head.getCell(at + 2).alignment = { horizontal: 'right', wrapText: true };
   });
   table.rows.forEach((_row, at) => addLine(sheet, file, at));
+};
+
+/** What the preparer notes, on a sheet of its own. */
+const addNotes = (book: ExcelJS.Workbook, notes: string): void => {
+  if (notes.trim() === '') return;
+  const sheet = book.addWorksheet('Notes');
+  sheet.getColumn(1).width = 100;
+  for (const line of notes.split(/\r?\n/))
+    sheet.addRow([cellText(line)]).alignment = { wrapText: true, vertical: 'top' };
+};
+
+/** Statements as a workbook, a sheet each, whose sums, differences and shares are formulas over what was posted. */
+export const writeStatementWorkbook = async (
+  files: readonly [StatementFile, ...StatementFile[]],
+  notes = '',
+): Promise<Uint8Array> => {
+  const [{ client, author }] = files;
+  const book = new ExcelJS.Workbook();
+  book.title = `${client}: ${files.map(({ title }) => title).join(', ')}`;
+  book.creator = author;
+  book.lastModifiedBy = author;
+  for (const file of files) addStatement(book, file);
+  addNotes(book, notes);
   return packedWorkbook(book);
 };

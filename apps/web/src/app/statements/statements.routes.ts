@@ -3,6 +3,11 @@ import type { Routes } from '@angular/router';
 /** The statements, each under its own address. */
 export const STATEMENTS_ROUTES: Routes = [
   {
+    path: 'packet',
+    title: 'A packet of statements · Iunctus',
+    loadComponent: () => import('./pages/packet.page').then((m) => m.PacketPage),
+  },
+  {
     path: ':sheet',
     loadComponent: () => import('./pages/sheet.page').then((m) => m.SheetPage),
   },

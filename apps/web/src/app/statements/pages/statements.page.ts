@@ -24,6 +24,15 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
               >{{ sheet.words }}</a
             >
           }
+          <h2 i18n class="next">Together</h2>
+          <a
+            i18n
+            routerLink="packet"
+            [queryParamsHandling]="'preserve'"
+            routerLinkActive="on"
+            [ariaCurrentWhenActive]="'page'"
+            >A packet</a
+          >
         </nav>
         <div class="sheet"><router-outlet /></div>
       } @else if (proposed.client(); as client) {
@@ -57,6 +66,11 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
     h2 {
       padding: 0 18px 6px;
       font-size: 15px;
+    }
+    .next {
+      margin-top: 12px;
+      padding-top: 14px;
+      border-top: 1px solid var(--rule);
     }
     nav a {
       padding: 5px 18px;

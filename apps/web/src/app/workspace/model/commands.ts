@@ -19,6 +19,7 @@ export type PlaceName =
   | 'statements/cashFlow'
   | 'statements/changesInEquity'
   | 'statements/trialBalance'
+  | 'statements/packet'
   | 'ledger/journal'
   | 'ledger/new'
   | 'ledger/register'
@@ -112,6 +113,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Statement: cash flow`, 'statements/cashFlow'),
   place($localize`Statement: changes in equity`, 'statements/changesInEquity'),
   place($localize`Statement: trial balance`, 'statements/trialBalance'),
+  place($localize`Print a packet of statements`, 'statements/packet'),
   place($localize`New journal entry`, 'ledger/new'),
   place($localize`Go to the ledger: journal of entries`, 'ledger/journal'),
   place($localize`Register of an account: every line with its balance`, 'ledger/register'),
