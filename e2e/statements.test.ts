@@ -151,7 +151,7 @@ describe('statements, by keyboard', () => {
       return [...new Uint8Array(await answer.arrayBuffer())];
     }, address);
     const { text } = await parsePdf(Buffer.from(bytes));
-    for (const word of ['Net profit', 'Total assets', 'Cash at the end', 'Total equity', 'Stock was counted on October 31.'])
+    for (const word of ['Total equity', 'Cash at the end', 'Net profit', 'Total assets', 'Stock was counted on October 31.'])
       expect(text).toContain(word);
   }); // prettier-ignore
 });
