@@ -80,6 +80,17 @@ describe('taking a chart out', () => {
       expect(await response.json()).toMatchObject({ issues: [{ field, rule }] });
     });
 
+    it('has the lines open that are open, whatever the depth', async () => {
+      const { accounts } = await benchChart(maren, clientId);
+      const people = accounts.find(({ name }) => name === 'People')?.id ?? '';
+      const linesOf = async (more: string): Promise<string> =>
+        (await take('statement-csv', `${QUERY}&depth=1${more}`)).text();
+      expect(await linesOf('')).not.toContain('Wages');
+      expect(await linesOf(`&open=operatingExpenses/${people}`)).toContain('Wages');
+      const all = `&depth=all&closed=operatingExpenses/${people}`;
+      expect(await (await take('statement-csv', `${QUERY}${all}`)).text()).not.toContain('Wages');
+    });
+
     it('goes into a packet with others', async () => {
       const packet = '?sheets=profitAndLoss,cashFlow&first=2026-07&last=2026-10&notes=Counted%20in%20October';
       const printed = await take('packet-pdf', packet);

@@ -17,6 +17,9 @@ export const ExportQuery = v.pipe(
     columns: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     depth: v.optional(v.picklist(['1', '2', '3', 'all'])),
     zero: v.optional(v.picklist(['yes', 'no'])),
+    /** Keys of lines that are open, and closed, whatever the depth; with commas between. */
+    open: v.optional(v.pipe(v.string(), v.maxLength(4000))),
+    closed: v.optional(v.pipe(v.string(), v.maxLength(4000))),
   }),
   v.check(
     ({ first, last }) =>

@@ -3,6 +3,7 @@ import {
   buildTable,
   columnsFromText,
   columnsOf,
+  dateOrderOf,
   lastDayOf,
   monthOf,
   periodOfColumn,
@@ -64,6 +65,13 @@ const subtitleOf = (sheet: SheetCode, period: Period, country: string): string =
     ? `At ${dayInWords(lastDayOf(period.last), country)}`
     : periodInWords(period, country);
 
+/** Lines that are open or closed whatever the depth. */
+const openIn = ({ open = '', closed = '' }: ExportQuery): ReadonlyMap<string, boolean> =>
+  new Map([
+    ...open.split(',').map((key) => [key, true] as const),
+    ...closed.split(',').map((key) => [key, false] as const),
+  ]);
+
 /** A statement as adopted, with the columns and lines that are asked for, as the viewer may see it. */
 export const statementFileOf = async (
   taken: Taken,
@@ -83,11 +91,13 @@ export const statementFileOf = async (
   const rows = [...monthly.amounts, ...monthly.splits];
   const byValue = await byValueOf(taken, specs, today);
   const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart, { byValue });
-  const options = { depth: DEPTHS[depth], zeroLines: zero === 'yes' };
+  const open = openIn(query);
+  const options = { depth: DEPTHS[depth], zeroLines: zero === 'yes', open };
   return {
     client: client.name,
     ...handedOutBy(taken),
     currency: client.currency,
+    dateOrder: dateOrderOf(client.country),
     title: SHEET_NAMES[sheet],
     subtitle: subtitleOf(sheet, main, client.country),
     made: `Revision ${revision}, ${dayInWords(today, client.country)}`,

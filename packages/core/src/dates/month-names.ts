@@ -1,6 +1,7 @@
 import { lastDayOf } from './calendar-date';
 import type { Month } from './month';
 import type { Period } from './period';
+import type { DateOrder } from './read-date';
 
 const SHORT = [
   'Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec',
@@ -16,9 +17,15 @@ export const shortMonths = ({ first, last }: Period): string => {
   return `${nameOf(first)}${year} – ${end}`;
 };
 
-/** "1 Jul 2026": the day with which a period begins. */
-export const startDay = ({ first }: Period): string => `1 ${nameOf(first)} ${first.slice(0, 4)}`;
+const dayOf = (month: Month, day: number, order: DateOrder): string => {
+  const [name, year] = [nameOf(month), month.slice(0, 4)];
+  return order === 'monthFirst' ? `${name} ${day}, ${year}` : `${day} ${name} ${year}`;
+};
 
-/** "31 Oct 2026": the day with which a period ends. */
-export const endDay = ({ last }: Period): string =>
-  `${Number(lastDayOf(last).slice(8))} ${nameOf(last)} ${last.slice(0, 4)}`;
+/** "1 Jul 2026", or "Jul 1, 2026": the day with which a period begins. */
+export const startDay = ({ first }: Period, order: DateOrder = 'dayFirst'): string =>
+  dayOf(first, 1, order);
+
+/** "31 Oct 2026", or "Oct 31, 2026": the day with which a period ends. */
+export const endDay = ({ last }: Period, order: DateOrder = 'dayFirst'): string =>
+  dayOf(last, Number(lastDayOf(last).slice(8)), order);

@@ -1,15 +1,20 @@
+import type { DateOrder } from '../dates/read-date';
 import { endDay, shortMonths, startDay } from '../dates/month-names';
 import { formatAmount, formatTenths } from '../money/format';
 import type { SheetCode } from './sheets';
 import type { TableColumn } from './table';
 
-const periodOn = (sheet: SheetCode, { period, is, wrong }: TableColumn): string => {
+const periodOn = (
+  sheet: SheetCode,
+  { period, is, wrong }: TableColumn,
+  order: DateOrder,
+): string => {
   if (wrong !== null) return `“${wrong}” is no period`;
   if (period === null) return '';
-  if (is === 'start') return startDay(period);
-  if (is === 'end') return endDay(period);
+  if (is === 'start') return startDay(period, order);
+  if (is === 'end') return endDay(period, order);
   return sheet === 'balanceSheet' || sheet === 'trialBalance'
-    ? endDay(period)
+    ? endDay(period, order)
     : shortMonths(period);
 };
 
@@ -18,15 +23,19 @@ const WHOLES: Partial<Record<SheetCode, string>> = {
   balanceSheet: '% of assets',
 };
 
-/** What stands at the head of a column. */
-export const columnName = (sheet: SheetCode, column: TableColumn): string => {
+/** What stands at the head of a column; days in the order of the country. */
+export const columnName = (
+  sheet: SheetCode,
+  column: TableColumn,
+  order: DateOrder = 'dayFirst',
+): string => {
   if (column.shows === 'debit') return 'Debit';
   if (column.shows === 'credit') return 'Credit';
   switch (column.is) {
     case 'amounts':
     case 'start':
     case 'end':
-      return periodOn(sheet, column);
+      return periodOn(sheet, column, order);
     case 'value':
       return column.value === '' || column.value === null ? 'Unassigned' : column.value;
     case 'change':
@@ -43,9 +52,15 @@ export const columnName = (sheet: SheetCode, column: TableColumn): string => {
 };
 
 /** What stands small under it: of which period a budget or a side is. */
-export const columnNote = (sheet: SheetCode, column: TableColumn): string => {
+export const columnNote = (
+  sheet: SheetCode,
+  column: TableColumn,
+  order: DateOrder = 'dayFirst',
+): string => {
   const sided = column.shows === 'debit' || column.shows === 'credit';
-  return sided || column.is === 'budget' || column.is === 'change' ? periodOn(sheet, column) : '';
+  return sided || column.is === 'budget' || column.is === 'change'
+    ? periodOn(sheet, column, order)
+    : '';
 };
 
 /** A cell as it is read: amounts in the client's currency, parts in per cent, a dash for nothing. */

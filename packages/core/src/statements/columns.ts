@@ -96,7 +96,9 @@ const columnsBy = (
   { by: dimensionId }: ColumnsBy,
   { dimensions }: ColumnContext,
 ): readonly ColumnSpec[] => {
-  const { values = [] } = dimensions.find(({ id }) => id === dimensionId) ?? {};
+  const dimension = dimensions.find(({ id }) => id === dimensionId);
+  if (dimension === undefined) return [THIS];
+  const { values } = dimension;
   const { words } = THIS;
   const of = (valueId: string | null): ColumnSpec => ({ is: 'value', dimensionId, valueId, words });
   return [...values.slice(0, COLUMN_LIMIT - 2).map(({ id }) => of(id)), of(null), THIS];

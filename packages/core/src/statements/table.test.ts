@@ -200,6 +200,11 @@ describe('columns by the values of a dimension', () => {
     expect(cells('total/netProfit')).toEqual([75, 30, -25, 80]);
   });
 
+  it('are the period alone where the chart has no such dimension', () => {
+    const { columns } = tableOf('profitAndLoss', 'by fund', { chart, monthly: BOOKS, byValue });
+    expect(columns.map(({ is }) => is)).toEqual(['amounts']);
+  });
+
   it('count one value alone, and leave the rest with what is unassigned', () => {
     const columns = 'value market quay: this period; value market none: this period';
     const { rows } = tableOf('profitAndLoss', columns, { chart, monthly: BOOKS, byValue });
@@ -219,6 +224,16 @@ describe('a trial balance', () => {
       'account Rent 30 0',
       'account Fuel 5 0',
       'total allBalances 1160 1160',
+    ]);
+  });
+
+  it('knows which of the columns asked for each of its own is', () => {
+    const { columns } = tableOf('trialBalance', 'jan; share 1; feb', IN_SHOP);
+    expect(columns.map(({ spec, shows }) => [spec, shows])).toEqual([
+      [0, 'debit'],
+      [0, 'credit'],
+      [2, 'debit'],
+      [2, 'credit'],
     ]);
   });
 });

@@ -2,7 +2,7 @@ import type { Period } from '../dates/period';
 import type { PeriodContext } from '../dates/period-words';
 import type { Dimension } from '../dimensions/dimension';
 import { dividedHalfAway } from '../money/decimal';
-import { subtract, type Minor } from '../money/minor';
+import { add, subtract, type Minor } from '../money/minor';
 import { periodOfColumn, type ColumnSpec } from './columns';
 import { CASH_FLOW } from './definitions/cash-flow';
 import { PROFIT_AND_LOSS } from './definitions/profit-and-loss';
@@ -85,6 +85,8 @@ const betterOf = (row: SheetRow): TableRow['better'] => {
 
 interface Read {
   readonly specs: readonly ColumnSpec[];
+  /** The place of each among the columns that were asked for. */
+  readonly places: readonly number[];
   /** The period of each, or why it has none. */
   readonly periods: readonly ReturnType<typeof periodOfColumn>[];
   readonly dimensions: readonly Dimension[];
@@ -107,7 +109,7 @@ const headOf = (read: Read, at: number): Omit<TableColumn, 'shows'> => {
   const spec = read.specs[at] as ColumnSpec;
   const wrong = found != null && !found.ok ? found.word : null;
   const value = valueName(read, at);
-  return { spec: at, is: spec.is, period: periodAt(read, at), wrong, value };
+  return { spec: read.places[at] ?? at, is: spec.is, period: periodAt(read, at), wrong, value };
 };
 
 /** The cells of a row by the columns that were asked for. */
@@ -196,10 +198,14 @@ const standardTable = (source: SheetSource, asked: TableAsked, read: Read): Stat
 
 /** Sheets with columns of their own take the periods alone; what is reckoned or expected has no place there. */
 const onlyPeriods = ({ columns, context }: TableAsked): Read => {
-  const specs = columns.filter(({ is }) => is === 'amounts');
-  const shown = specs.length === 0 ? [{ is: 'amounts', words: '' } as const] : specs;
-  const periods = shown.map((spec) => periodOfColumn(spec, context));
-  return { specs: shown, periods, dimensions: [] };
+  const asked = columns.flatMap((spec, at) => (spec.is === 'amounts' ? [{ spec, at }] : []));
+  const shown = asked.length > 0 ? asked : [{ spec: { is: 'amounts', words: '' } as const, at: 0 }];
+  return {
+    specs: shown.map(({ spec }) => spec),
+    places: shown.map(({ at }) => at),
+    periods: shown.map(({ spec }) => periodOfColumn(spec, context)),
+    dimensions: [],
+  };
 };
 
 const trialTable = (source: SheetSource, asked: TableAsked): StatementTable => {
@@ -215,7 +221,7 @@ const trialTable = (source: SheetSource, asked: TableAsked): StatementTable => {
   const cell = (at: number, row: number, side: 'debit' | 'credit'): Minor => {
     const column = filled.get(at)?.rows ?? [];
     const of = row === rows.length - 1 ? column.slice(0, -1) : column.slice(row, row + 1);
-    return of.reduce((so, one) => so + sided(amountOf(one) ?? 0, side), 0);
+    return of.reduce((so, one) => add(so, sided(amountOf(one) ?? 0, side)), 0);
   };
   return {
     sheet: 'trialBalance',
@@ -260,6 +266,7 @@ export const buildTable = (source: SheetSource, asked: TableAsked): StatementTab
   const { columns: specs, context } = asked;
   return standardTable(source, asked, {
     specs,
+    places: specs.map((_spec, at) => at),
     periods: specs.map((spec) => periodOfColumn(spec, context)),
     dimensions: source.chart.settings.dimensions,
   });

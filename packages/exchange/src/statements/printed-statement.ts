@@ -161,7 +161,11 @@ const columnHeads = ({ file, columns }: Sheet): TableCell[] => {
   return columns.map((at): TableCell => {
     const column = file.table.columns[at];
     if (column === undefined) return '';
-    const [name, note] = [columnName(sheet, column), columnNote(sheet, column)];
+    const { dateOrder } = file;
+    const [name, note] = [
+      columnName(sheet, column, dateOrder),
+      columnNote(sheet, column, dateOrder),
+    ];
     return {
       stack: [
         { text: inType(name), bold: true },

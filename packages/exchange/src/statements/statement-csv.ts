@@ -6,10 +6,12 @@ import type { StatementFile } from './statement-file';
 const field = (text: string): string => fieldBetween(',', cellText(text));
 
 /** A statement as CSV, amounts as plain decimal numbers. Source: RFC 4180, with a byte order mark as for the chart. */
-export const writeStatementCsv = ({ table, currency }: StatementFile): string => {
+export const writeStatementCsv = ({ table, currency, dateOrder }: StatementFile): string => {
   const { sheet, columns, rows } = table;
   const heads = columns.map((column) =>
-    [columnName(sheet, column), columnNote(sheet, column)].filter((part) => part !== '').join(' '),
+    [columnName(sheet, column, dateOrder), columnNote(sheet, column, dateOrder)]
+      .filter((part) => part !== '')
+      .join(' '),
   );
   const lines = rows.map(({ row, cells }) => [
     field(rowName(row)),

@@ -1,4 +1,4 @@
-import type { ColumnSpec, Paper, SheetRow, StatementTable } from '@iunctus/core';
+import type { ColumnSpec, DateOrder, Paper, SheetRow, StatementTable } from '@iunctus/core';
 
 /** A statement on its way out. */
 export interface StatementFile {
@@ -6,6 +6,8 @@ export interface StatementFile {
   /** Who hands it out: the practice. */
   readonly author: string;
   readonly paper: Paper;
+  /** How the client's country writes days. */
+  readonly dateOrder: DateOrder;
   readonly currency: string;
   /** “Profit and loss”. */
   readonly title: string;

@@ -61,6 +61,7 @@ const fileOf = (sheet: SheetCode, columns: string, chart = CHART): StatementFile
     author: 'Quill Row',
     paper: 'letter',
     currency: 'USD',
+    dateOrder: 'monthFirst',
     title: 'Profit and loss',
     subtitle: 'January to March 2026',
     made: 'Revision 3, April 2, 2026',
@@ -201,7 +202,7 @@ describe('a printed statement', () => {
     );
     const { text, numpages } = await parsePdf(Buffer.from(packet));
     expect(numpages).toBe(3);
-    for (const words of ['Net profit', 'Balance sheet', 'Total assets', 'Notes of the preparer', 'The press is pledged.', '3 of 3'])
+    for (const words of ['Net profit', 'Balance sheet', 'Mar 31, 2026', 'Total assets', 'Notes of the preparer', 'The press is pledged.', '3 of 3'])
       expect(text).toContain(words);
     const book = new ExcelJS.Workbook();
     const written = await writeStatementWorkbook(

@@ -84,7 +84,7 @@ const addLine = (sheet: ExcelJS.Worksheet, file: StatementFile, at: number): voi
 
 /** A sheet of a workbook for one statement. */
 const addStatement = (book: ExcelJS.Workbook, file: StatementFile): void => {
-  const { table, client, author, title, subtitle, currency, paper, made } = file;
+  const { table, client, author, title, subtitle, currency, dateOrder, paper, made } = file;
   const sheet = book.addWorksheet(title, {
     views: [{ state: 'frozen', ySplit: ABOVE, xSplit: 1 }],
     pageSetup: {
@@ -102,7 +102,7 @@ const addStatement = (book: ExcelJS.Workbook, file: StatementFile): void => {
   sheet.addRow([cellText(`${title}, ${subtitle}`)]);
   sheet.addRow([made]).font = { size: 9, color: { argb: 'FF5F566A' } };
   const heads = table.columns.map((column) =>
-    [columnName(table.sheet, column), columnNote(table.sheet, column)]
+    [columnName(table.sheet, column, dateOrder), columnNote(table.sheet, column, dateOrder)]
       .filter((part) => part !== '')
       .join(', '),
   );

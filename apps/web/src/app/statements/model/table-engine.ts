@@ -1,9 +1,13 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { monthOf, type PeriodContext } from '@iunctus/core';
+import { scan } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
+import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import type { TableMessage, TableResult, TableWish } from '../workers/table-messages';
 import { createTableWorker } from '../workers/table-worker.factory';
@@ -16,21 +20,28 @@ export class TableEngine {
   private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
   private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   private readonly openings = this.store.selectSignal(workspaceFeature.selectOpenings);
-  private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
   private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   private readonly worker = createTableWorker();
 
   readonly wish = signal<TableWish | null>(null);
 
-  /** What was posted month by month; read anew when the amounts of the bench were. */
-  readonly monthly = reading(
-    () => {
-      const [client, balances] = [this.client(), this.balances()];
-      return client === null || balances === null ? undefined : { clientId: client.id, balances };
-    },
-    ({ clientId }) => this.api.ask('monthly', { clientId }),
+  /** How often the books changed while this was open. */
+  private readonly changed = toSignal(
+    inject(Actions).pipe(
+      ofType(WorkspaceActions.booksChanged),
+      scan((count) => count + 1, 0),
+    ),
+    { initialValue: 0 },
   );
+  /** Whose books are read, and as of which change. */
+  private readonly ofBooks = computed(() => {
+    const [client, adopted] = [this.client(), this.adopted()];
+    if (client === null || adopted === null) return undefined;
+    return { clientId: client.id, revision: adopted.revision, changed: this.changed() };
+  });
+  /** What was posted month by month; read anew when something was posted or adopted. */
+  readonly monthly = reading(this.ofBooks, ({ clientId }) => this.api.ask('monthly', { clientId }));
   /** The dimension whose values have columns; `null` for none. */
   private readonly dimensionId = computed(
     () =>
@@ -40,10 +51,8 @@ export class TableEngine {
   /** What was posted with each of its values. */
   readonly byValue = reading(
     () => {
-      const [client, balances, dimension] = [this.client(), this.balances(), this.dimensionId()];
-      return client === null || balances === null || dimension === null
-        ? undefined
-        : { clientId: client.id, balances, dimension };
+      const [of, dimension] = [this.ofBooks(), this.dimensionId()];
+      return of === undefined || dimension === null ? undefined : { ...of, dimension };
     },
     ({ clientId, dimension }) => this.api.ask('monthlyByValue', { clientId, query: { dimension } }),
   );

@@ -173,6 +173,14 @@ export class SheetPage {
     const result = this.engine.result();
     return result?.table.sheet === this.code() ? result : null;
   });
+  /** Splits that are only proposed have no months yet. */
+  protected readonly splitsWait = computed(
+    () =>
+      this.asProposed() &&
+      this.proposed
+        .steps()
+        .some(({ operations }) => operations.some(({ type }) => type === 'split')),
+  );
   protected readonly subtitle = computed(() => {
     const period = this.engine.context()?.main;
     if (period === undefined) return '';
@@ -198,6 +206,7 @@ export class SheetPage {
       columns: columnsAsText(this.asked()),
       depth: this.depthText(),
       zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
+      ...this.openAndClosed(),
     };
     const of = (format: string): string =>
       addressOf('exportChart', { clientId: this.clientId(), format, query });
@@ -223,6 +232,14 @@ export class SheetPage {
         proposed: this.asProposed(),
       });
     });
+  }
+
+  /** Which lines stand open or closed by hand, as files are told. */
+  private openAndClosed(): { open?: string; closed?: string } {
+    const keys = (wanted: boolean): string =>
+      [...this.open()].flatMap(([key, open]) => (open === wanted ? key : [])).join(',');
+    const [open, closed] = [keys(true), keys(false)];
+    return { ...(open === '' ? {} : { open }), ...(closed === '' ? {} : { closed }) };
   }
 
   protected show(query: Readonly<Record<string, string | null>>): void {
