@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ENDPOINTS, type Endpoint, type EndpointName, type Person } from '@iunctus/contract';
-import type { Account, Operation, Split } from '@iunctus/core';
+import { SHEET_CODES, type Account, type Operation, type Split } from '@iunctus/core';
 import { unzipSync } from 'fflate';
 import { EXPORT_FORMATS } from '../src/exports/exports.service';
 import { postEntries } from '../src/postings/entries.queries';
@@ -152,12 +152,24 @@ describe('restricted accounts, looked for by a colleague', () => {
     return text;
   };
 
-  const queryOf = (name: EndpointName): string =>
-    ['balances', 'exportChart'].includes(name) ? `?${PERIOD}` : '';
+  /** With what an endpoint can be asked at a path. */
+  const queriesOf = (name: EndpointName, path: string, dimensions: readonly string[]): string[] => {
+    if (name === 'balances') return [`?${PERIOD}`];
+    if (name === 'monthlyByValue') return dimensions.map((id) => `?dimension=${id}`);
+    if (name !== 'exportChart') return [''];
+    const shown = `${PERIOD}&depth=all&zero=yes`;
+    if (path.includes('/packet-')) return [`?${shown}&sheets=trialBalance`];
+    if (!path.includes('/statement-')) return [`?${PERIOD}`];
+    // All of them hold the same table; CSV is the quickest to be had.
+    if (!path.endsWith('csv')) return [`?${shown}&sheet=cashFlow`];
+    const by = dimensions.map((id) => `profitAndLoss&columns=${encodeURIComponent(`by ${id}`)}`);
+    return [...SHEET_CODES, ...by].map((sheet) => `?${shown}&sheet=${sheet}`);
+  };
 
   /** Every way in which a reading endpoint can be asked here. */
   const pathsOf = async (name: EndpointName, { path }: Endpoint): Promise<string[]> => {
-    const { revision } = await benchChart(maren, clientId);
+    const { revision, settings } = await benchChart(maren, clientId);
+    const dimensions = settings.dimensions.map(({ id }) => id);
     const kept = (
       await maren.ask<{ id: string; versions: { number: number }[] }[]>('GET', '/kept-charts')
     ).body;
@@ -179,7 +191,7 @@ describe('restricted accounts, looked for by a colleague', () => {
         ),
       [path],
     );
-    return all.map((one) => `${one}${queryOf(name)}`);
+    return all.flatMap((one) => queriesOf(name, one, dimensions).map((query) => `${one}${query}`));
   };
 
   /** Questions that name hidden accounts outright. */
