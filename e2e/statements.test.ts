@@ -88,6 +88,14 @@ describe('statements, by keyboard', () => {
     await maren.page.waitForFunction(
       () => document.querySelectorAll('[role=grid] [role=row]')[1]?.textContent?.includes('Wholesale') === true,
     ); // prettier-ignore
+    await maren.press('Control+z');
+    await maren.page.waitForFunction(
+      () => document.querySelectorAll('[role=grid] [role=row]')[1]?.textContent?.includes('Taproom') === true,
+    ); // prettier-ignore
+    await maren.press('Control+Shift+z');
+    await maren.page.waitForFunction(
+      () => document.querySelectorAll('[role=grid] [role=row]')[1]?.textContent?.includes('Wholesale') === true,
+    ); // prettier-ignore
     await goToLine('Taproom sales');
     await maren.press('Alt+ArrowDown', 'Alt+ArrowDown', 'Alt+ArrowDown');
     await maren.sees('stand in the order of their kinds');

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { SHEET_CODES } from '@iunctus/core';
+import { DEPTH_CODES, SHEET_CODES } from '@iunctus/core';
 import { MonthText } from './text';
 
 /** How a chart is to be taken out: with amounts of which months, and how it is printed. */
@@ -15,7 +15,7 @@ export const ExportQuery = v.pipe(
     sheets: v.optional(v.pipe(v.string(), v.maxLength(200))),
     notes: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     columns: v.optional(v.pipe(v.string(), v.maxLength(2000))),
-    depth: v.optional(v.picklist(['1', '2', '3', 'all'])),
+    depth: v.optional(v.picklist(DEPTH_CODES)),
     zero: v.optional(v.picklist(['yes', 'no'])),
     /** Keys of lines that are open, and closed, whatever the depth; with commas between. */
     open: v.optional(v.pipe(v.string(), v.maxLength(4000))),

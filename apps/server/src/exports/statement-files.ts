@@ -4,6 +4,7 @@ import {
   columnsFromText,
   columnsOf,
   dateOrderOf,
+  depthOfCode,
   lastDayOf,
   monthOf,
   periodOfColumn,
@@ -21,13 +22,6 @@ import { dayInWords, periodInWords, type StatementFile } from '@iunctus/exchange
 import { monthlyByValueOf, monthlyOf } from '../balances/monthly.service';
 import { badRequest } from '../problems/problem';
 import { handedOutBy, type Taken } from './export-source';
-
-const DEPTHS: Readonly<Record<NonNullable<ExportQuery['depth']>, number>> = {
-  '1': 1,
-  '2': 2,
-  '3': 3,
-  all: Infinity,
-};
 
 /** The columns that are asked for; refuses those that cannot be, and names the word that is no period. */
 const specsIn = (text: string, context: ColumnContext): readonly ColumnSpec[] => {
@@ -92,7 +86,7 @@ export const statementFileOf = async (
   const byValue = await byValueOf(taken, specs, today);
   const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart, { byValue });
   const open = openIn(query);
-  const options = { depth: DEPTHS[depth], zeroLines: zero === 'yes', open };
+  const options = { depth: depthOfCode(depth), zeroLines: zero === 'yes', open };
   return {
     client: client.name,
     ...handedOutBy(taken),

@@ -83,12 +83,13 @@ interface ValueRow extends MonthlyRow {
   readonly value_id: string;
 }
 
-const BY_VALUE: Readonly<Record<Table, string>> = {
-  account_month_total: `
+/** Lines that carry a value of a dimension, by the account or the split that counts them. */
+const LINES_OF: Readonly<Record<'accounts' | 'splits', string>> = {
+  accounts: `
     SELECT line.account_id AS id, line.dimension_values ->> $3 AS value_id, line.entry_date, line.amount
     FROM entry_line AS line JOIN chart ON chart.id = line.chart_id
     WHERE chart.practice_id = $1 AND line.chart_id = $2 AND line.dimension_values ? $3`,
-  account_split_month_total: `
+  splits: `
     SELECT taken.split_id AS id, line.dimension_values ->> $3 AS value_id, line.entry_date, line.amount
     FROM account_split_line AS taken
     JOIN entry_line AS line USING (chart_id, entry_id, line_number)
@@ -105,15 +106,14 @@ export const manyMonthlyByValue = async (
     dimensionId,
     within,
   }: {
-    readonly of: 'accounts' | 'splits';
+    readonly of: keyof typeof LINES_OF;
     readonly dimensionId: string;
     readonly within: Period;
   },
 ): Promise<ReadonlyMap<string, [string, ...number[]][]>> => {
-  const lines = BY_VALUE[of === 'accounts' ? 'account_month_total' : 'account_split_month_total'];
   const rows = await many<ValueRow>(on, {
     text: `
-      WITH line AS (${lines}), placed AS (
+      WITH line AS (${LINES_OF[of]}), placed AS (
         SELECT id, value_id,
                least(greatest(date_trunc('month', entry_date)::date, $4::date), $5::date) AS month,
                sum(amount) AS amount

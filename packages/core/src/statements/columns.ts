@@ -1,7 +1,9 @@
+import type { Chart } from '../chart/chart';
 import { monthsBetween, addMonths, fiscalYearStart } from '../dates/month';
 import { readPeriod, type PeriodContext } from '../dates/period-words';
 import type { Period } from '../dates/period';
 import type { Dimension } from '../dimensions/dimension';
+import { hasBudgets } from '../ledger/budgets';
 import type { SheetCode } from './sheets';
 
 /**
@@ -36,6 +38,10 @@ export const COLUMN_SETS = [
   'budget',
 ] as const;
 export type ColumnSet = (typeof COLUMN_SETS)[number];
+
+/** The sets that say something of a chart: budgets only where there are any. */
+export const offeredSets = (chart: Chart): readonly ColumnSet[] =>
+  COLUMN_SETS.filter((set) => set !== 'budget' || hasBudgets(chart));
 
 /** A column for each value of a dimension, what is unassigned, and the whole. */
 export interface ColumnsBy {

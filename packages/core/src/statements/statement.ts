@@ -73,3 +73,10 @@ export const totalKey = (code: string): RowKey => `total/${code}`;
 
 /** The key of a section's total. */
 export const sectionTotalKey = (code: string): RowKey => `sum/${code}`;
+
+/** Depths as they are chosen between and written down. */
+export const DEPTH_CODES = ['1', '2', '3', 'all'] as const;
+export type DepthCode = (typeof DEPTH_CODES)[number];
+
+/** How many levels of the chart a depth shows; `Infinity` for all. */
+export const depthOfCode = (code: DepthCode): number => (code === 'all' ? Infinity : Number(code));

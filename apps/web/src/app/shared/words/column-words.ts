@@ -31,7 +31,7 @@ export const columnSentence = (spec: ColumnSpec): string => {
     case 'difference':
       return $localize`Column ${spec.of + 1}:of: less column ${spec.from + 1}:from:`;
     case 'percent':
-      return $localize`The same, in per cent of column ${spec.from + 1}:from:`;
+      return $localize`Column ${spec.of + 1}:of: less column ${spec.from + 1}:from:, in per cent of it`;
     case 'share':
       return $localize`Column ${spec.of + 1}:of: in per cent of the whole`;
   }

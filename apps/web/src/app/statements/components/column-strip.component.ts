@@ -34,7 +34,6 @@ const EXAMPLES = $localize`this period · a year before · year to date · q2 ·
           [attr.aria-describedby]="meaning"
           (input)="say($any($event.target).value)"
           (keydown.enter)="closed.emit()"
-          (keydown.escape)="closed.emit()"
         />
       </label>
       <span [id]="meaning" role="status" [class.bad]="wrong() !== null">{{ means() }}</span>
@@ -52,6 +51,7 @@ const EXAMPLES = $localize`this period · a year before · year to date · q2 ·
     <button i18n type="button" class="button small end" (click)="removed.emit()">Take out</button>
     <button i18n type="button" class="button small" (click)="closed.emit()">Done</button>
   `,
+  host: { '(keydown.escape)': 'closed.emit()' },
   styles: `
     :host {
       display: flex;

@@ -36,6 +36,8 @@ const ROW_HEIGHT = 25;
 /** What is asked of the line at the cursor. */
 export interface LineGesture {
   readonly key: RowKey;
+  /** The account of the line; `null` where all of a section is meant. */
+  readonly accountId: string | null;
   readonly does: 'up' | 'down' | 'kind' | 'lines' | 'chart' | 'open' | 'close';
 }
 
@@ -158,7 +160,11 @@ export class StatementTableComponent {
     if (row === undefined) return;
     const isLine = row.type === 'line' || row.type === 'account';
     if (isLine || (does === 'lines' && sectionAndAccountOf(row.key) !== null))
-      this.gesture.emit({ key: row.key, does });
+      this.gesture.emit({
+        key: row.key,
+        accountId: 'accountId' in row ? row.accountId : null,
+        does,
+      });
   }
 
   protected toggle(index: number): void {

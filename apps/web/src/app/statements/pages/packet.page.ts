@@ -1,23 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { COLUMN_SETS, SHEET_CODES, type ColumnSet, type SheetCode } from '@iunctus/core';
+import {
+  offeredSets,
+  SHEET_CODES,
+  type ColumnSet,
+  type DepthCode,
+  type SheetCode,
+} from '@iunctus/core';
 import { addressOf } from '../../shared/api/api.service';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
-import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import { PickComponent } from '../../shared/components/pick.component';
 import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
 import { longPeriod } from '../../shared/words/period-words';
 import { SHEET_WORDS } from '../../shared/words/statement-words';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
-
-type Depth = '1' | '2' | '3' | 'all';
-
-const DEPTHS: readonly OneOf<Depth>[] = [
-  { value: '1', words: '1' },
-  { value: '2', words: '2' },
-  { value: '3', words: '3' },
-  { value: 'all', words: $localize`All` },
-];
+import { DEPTHS } from '../model/depths';
 
 /** Longest notes, in characters. */
 const NOTES_LIMIT = 2000;
@@ -58,7 +57,7 @@ const NOTES_LIMIT = 2000;
       <div class="how">
         <iu-pick
           labelled
-          [options]="sets"
+          [options]="sets()"
           [picked]="columns()"
           label="Columns"
           i18n-label
@@ -154,17 +153,20 @@ const NOTES_LIMIT = 2000;
 })
 export class PacketPage {
   private readonly main = inject(Store).selectSignal(workspaceFeature.selectPeriod);
+  private readonly proposed = inject(ProposedChart);
   readonly clientId = input.required<string>();
 
   protected readonly depths = DEPTHS;
   protected readonly notesLimit = NOTES_LIMIT;
   protected readonly sheets = SHEET_CODES.map((code) => ({ code, words: SHEET_WORDS[code] }));
-  protected readonly sets = COLUMN_SETS.map((value) => ({ value, words: COLUMN_SET_WORDS[value] }));
+  protected readonly sets = computed(() =>
+    offeredSets(this.proposed.base()).map((value) => ({ value, words: COLUMN_SET_WORDS[value] })),
+  );
   protected readonly chosen = signal<ReadonlySet<SheetCode>>(
     new Set(['profitAndLoss', 'balanceSheet', 'cashFlow', 'changesInEquity']),
   );
   protected readonly columns = signal<ColumnSet>('yearBefore');
-  protected readonly depth = signal<Depth>('2');
+  protected readonly depth = signal<DepthCode>('2');
   protected readonly notes = signal('');
   protected readonly period = computed(() => {
     const main = this.main();

@@ -15,14 +15,15 @@ import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import {
   accountOf,
   COLUMN_LIMIT,
-  COLUMN_SETS,
   columnsAsText,
   columnsFromText,
   columnsOf,
+  DEPTH_CODES,
+  depthOfCode,
   elementOf,
   firstDayOf,
-  hasBudgets,
   lastDayOf,
+  offeredSets,
   planLineKind,
   planLineStep,
   sectionAndAccountOf,
@@ -30,13 +31,14 @@ import {
   withoutColumn,
   type ColumnsAsked,
   type ColumnSpec,
+  type DepthCode,
   type KindCode,
   type LinePlan,
   type RowKey,
   type SheetCode,
 } from '@iunctus/core';
 import { addressOf } from '../../shared/api/api.service';
-import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
@@ -47,19 +49,11 @@ import { Rights } from '../../session/state/rights';
 import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { Undoing } from '../../workspace/model/undoing';
 import { ColumnStripComponent } from '../components/column-strip.component';
 import { StatementTableComponent, type LineGesture } from '../components/statement-table.component';
+import { DEPTHS } from '../model/depths';
 import { TableEngine } from '../model/table-engine';
-
-const DEPTHS: readonly OneOf<number>[] = [
-  { value: 1, words: '1' },
-  { value: 2, words: '2' },
-  { value: 3, words: '3' },
-  { value: Infinity, words: $localize`All` },
-];
-
-/** Depths as the address has them. */
-const DEPTH_TEXTS = ['1', '2', '3', 'all'] as const;
 
 const STAYS: Readonly<Record<Extract<LinePlan, { ok: false }>['why'], string>> = {
   edge: $localize`It stands first or last of its group already. M sends it to another section.`,
@@ -92,12 +86,14 @@ const takeField = (host: HTMLElement): void => {
   providers: [TableEngine],
   templateUrl: './sheet.page.html',
   styleUrl: './sheet.page.css',
+  host: { '(document:keydown)': 'onKey($event)' },
 })
 export class SheetPage {
   protected readonly engine = inject(TableEngine);
   protected readonly proposed = inject(ProposedChart);
   protected readonly rights = inject(Rights);
   private readonly view = inject(ChartView);
+  private readonly undoing = inject(Undoing);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   private readonly lines = viewChild(StatementTableComponent);
@@ -114,11 +110,8 @@ export class SheetPage {
   );
   protected readonly name = computed(() => SHEET_WORDS[this.code()]);
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
-  private readonly depthText = computed(
-    () => DEPTH_TEXTS.find((text) => text === this.depth()) ?? '2',
-  );
-  protected readonly shownDepth = computed(() =>
-    this.depthText() === 'all' ? Infinity : Number(this.depthText()),
+  protected readonly depthCode = computed<DepthCode>(
+    () => DEPTH_CODES.find((code) => code === this.depth()) ?? '2',
   );
   protected readonly zeroLines = computed(() => this.zero() === '1');
   protected readonly asProposed = computed(() => this.as() !== 'adopted');
@@ -134,13 +127,13 @@ export class SheetPage {
     return columnsOf(asked, { periods: context, sheet: this.code(), dimensions });
   });
   protected readonly sets = computed(() => {
-    const budgets = hasBudgets(this.proposed.chart()) && this.code() === 'profitAndLoss';
-    const sets = COLUMN_SETS.filter((set) => set !== 'budget' || budgets);
+    const ofResults = this.code() === 'profitAndLoss';
+    const sets = offeredSets(this.proposed.chart()).filter((set) => ofResults || set !== 'budget');
     const offered: PickOption[] = sets.map((value) => ({
       value: value,
       words: COLUMN_SET_WORDS[value],
     }));
-    if (this.code() === 'profitAndLoss')
+    if (ofResults)
       for (const { id: by, name } of this.dimensions())
         offered.push({ value: columnsAsText({ by }), words: $localize`By ${name}:dimension:` });
     const own = { value: OWN, words: $localize`Own columns` };
@@ -154,6 +147,10 @@ export class SheetPage {
   protected readonly takesColumns = computed(() => this.code() !== 'changesInEquity');
   /** A list of accounts has no levels. */
   protected readonly hasDepth = computed(() => this.code() !== 'trialBalance');
+  /** Lines of these stand where their kinds lead, so that they can be moved; those of others follow. */
+  protected readonly hasHandles = computed(
+    () => this.code() !== 'cashFlow' && this.code() !== 'trialBalance',
+  );
   protected readonly budgets = computed(() => this.code() === 'profitAndLoss');
 
   /** The column that is being changed. */
@@ -204,7 +201,7 @@ export class SheetPage {
       first: period.first,
       last: period.last,
       columns: columnsAsText(this.asked()),
-      depth: this.depthText(),
+      depth: this.depthCode(),
       zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
       ...this.openAndClosed(),
     };
@@ -226,7 +223,7 @@ export class SheetPage {
       this.engine.wish.set({
         sheet: this.code(),
         columns: specs,
-        depth: this.shownDepth(),
+        depth: depthOfCode(this.depthCode()),
         zeroLines: this.zeroLines(),
         open: [...this.open()],
         proposed: this.asProposed(),
@@ -242,6 +239,16 @@ export class SheetPage {
     return { ...(open === '' ? {} : { open }), ...(closed === '' ? {} : { closed }) };
   }
 
+  /** Undo and redo, unless a text is being typed. */
+  protected onKey(event: KeyboardEvent): void {
+    const control = event.ctrlKey || event.metaKey;
+    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
+    if (!control || event.key.toLowerCase() !== 'z' || typing || !this.mayChange()) return;
+    event.preventDefault();
+    if (event.shiftKey) this.undoing.redo();
+    else this.undoing.undo();
+  }
+
   protected show(query: Readonly<Record<string, string | null>>): void {
     void this.router.navigate([], {
       relativeTo: this.route,
@@ -251,9 +258,9 @@ export class SheetPage {
     });
   }
 
-  protected showDepth(depth: number): void {
+  protected showDepth(depth: DepthCode): void {
     this.open.set(new Map());
-    this.show({ depth: depth === Infinity ? 'all' : String(depth) });
+    this.show({ depth });
   }
 
   protected showSet(set: string): void {
@@ -272,7 +279,10 @@ export class SheetPage {
 
   protected addColumn(): void {
     const specs = this.specs();
-    if (specs.length >= COLUMN_LIMIT) return;
+    if (specs.length >= COLUMN_LIMIT)
+      return this.notice.set(
+        $localize`${COLUMN_LIMIT}:limit: columns are all that fit beside one another.`,
+      );
     this.changing.set(specs.length);
     this.showColumns([...specs, { is: 'amounts', words: 'a year before' }]);
   }
@@ -294,7 +304,7 @@ export class SheetPage {
     this.lines()?.focus();
   }
 
-  protected act({ key, does }: LineGesture): void {
+  protected act({ key, accountId, does }: LineGesture): void {
     this.notice.set('');
     switch (does) {
       case 'open':
@@ -302,9 +312,9 @@ export class SheetPage {
         this.open.update((open) => new Map(open).set(key, does === 'open'));
         return;
       case 'lines':
-        return this.openRegister(key);
+        return this.openRegister(sectionAndAccountOf(key) === null ? accountId : key);
       case 'chart':
-        return this.goToChart(key);
+        return this.goToChart(accountId);
       case 'kind':
         if (this.mayChange() && sectionAndAccountOf(key)?.accountId != null) this.kindOf.set(key);
         return;
@@ -338,13 +348,8 @@ export class SheetPage {
     if (refusal !== null) this.notice.set(refusalWords(refusal, this.proposed.chart()));
   }
 
-  private accountIn(key: RowKey): string | null {
-    return sectionAndAccountOf(key)?.accountId ?? /^account\/(.+)$/.exec(key)?.[1] ?? null;
-  }
-
-  private openRegister(key: RowKey): void {
+  private openRegister(of: string | null): void {
     const period = this.engine.context()?.main;
-    const of = sectionAndAccountOf(key) === null ? this.accountIn(key) : key;
     if (period === undefined || of === null) return;
     const [first, last] = [firstDayOf(period.first), lastDayOf(period.last)];
     void this.router.navigate(['/clients', this.clientId(), 'ledger', 'register'], {
@@ -352,8 +357,7 @@ export class SheetPage {
     });
   }
 
-  private goToChart(key: RowKey): void {
-    const id = this.accountIn(key);
+  private goToChart(id: string | null): void {
     if (id === null) return;
     this.view.goTo(id);
     void this.router.navigate(['/clients', this.clientId(), 'chart']);
