@@ -27,7 +27,7 @@ const SERVER_LAYERS = [
   ['access', 'simulated'],
   ['charts', 'clients'],
   ['kept-charts', 'kind-lessons', 'known-lists', 'overviews', 'people', 'postings', 'revisions'],
-  ['backups', 'balances', 'ledger', 'openings', 'proposals', 'routes', 'splits'],
+  ['backups', 'balances', 'layouts', 'ledger', 'openings', 'proposals', 'routes', 'splits'],
   ['adopting', 'reviews'],
   ['benches'],
   ['demo', 'exports'],

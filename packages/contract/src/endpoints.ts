@@ -7,6 +7,7 @@ import { ExportQuery } from './exports';
 import { IndustriesAnswer, IndustriesQuery } from './industry';
 import * as kept from './kept-chart';
 import { KindLesson, KindLessonsAnswer } from './kind-lesson';
+import * as layouts from './layout';
 import * as ledger from './ledger';
 import { KnownList, KnownListsAnswer } from './known-list';
 import * as review from './review';
@@ -42,6 +43,7 @@ const ENTRY = `${CLIENT}/entries/:entryId`;
 const DRAFT = `${CLIENT}/entry-drafts/:draftId`;
 const STANDING = `${CLIENT}/standing-entries/:standingId`;
 const ROUTE = `${CLIENT}/routes/:itemId`;
+const LAYOUT = `${CLIENT}/layouts/:layoutId`;
 const ASIDE = `${CLIENT}/lines-set-aside/:lineId`;
 const REVISION = `${CLIENT}/revisions/:number`;
 const REVIEW = `${CLIENT}/reviews/:authorId`;
@@ -99,6 +101,9 @@ export const ENDPOINTS = {
   locks: { method: 'get', path: `${CLIENT}/locks`, summary: 'Through which day the books are locked, and by whom', may: 'readAll', answer: ledger.LocksAnswer },
   lock: { method: 'post', path: `${CLIENT}/locks`, summary: 'Lock the books through a day, or open them again', may: 'lockBooks', request: ledger.LockRequest, answer: ledger.LocksAnswer },
   postOpening: { method: 'post', path: `${CLIENT}/openings`, summary: 'Bring accounts to their opening balances', may: 'post', request: ledger.PostOpeningRequest, most: 8 * MB, answer: ledger.OpeningPosted },
+  layouts: { method: 'get', path: `${CLIENT}/layouts`, summary: 'Statements as the client wants them', may: 'readAll', answer: layouts.LayoutsAnswer },
+  keepLayout: { method: 'put', path: LAYOUT, summary: 'Keep one of them', may: 'change', request: layouts.LayoutRequest, most: 256 * KB, answer: layouts.LayoutKept },
+  dropLayout: { method: 'delete', path: LAYOUT, summary: 'Drop one of them', may: 'change' },
   routes: { method: 'get', path: `${CLIENT}/routes`, summary: 'Default accounts, word rules, sales tax, proofs', may: 'readAll', answer: routes.RoutesAnswer },
   keepRoute: { method: 'put', path: ROUTE, summary: 'Keep one piece of the routes', may: 'change', request: routes.RouteRequest, most: 8 * KB, answer: routes.RouteKept },
   dropRoute: { method: 'delete', path: ROUTE, summary: 'Drop one piece of the routes', may: 'change' },

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { DEPTH_CODES, SHEET_CODES } from '@iunctus/core';
-import { MonthText } from './text';
+import { Id, MonthText } from './text';
 
 /** How a chart is to be taken out: with amounts of which months, and how it is printed. */
 export const ExportQuery = v.pipe(
@@ -11,8 +11,10 @@ export const ExportQuery = v.pipe(
     guidance: v.optional(v.picklist(['yes', 'no'])),
     /** Of a statement: which, with which columns as text, how deep, and whether with lines that come to nothing. */
     sheet: v.optional(v.picklist(SHEET_CODES)),
-    /** Of a packet: which statements, in their order, with commas between; and what its preparer notes. */
-    sheets: v.optional(v.pipe(v.string(), v.maxLength(200))),
+    /** Of a statement: as the client laid it out. */
+    layout: v.optional(Id),
+    /** Of a packet: which statements, or layouts by id, in their order, with commas between; and what its preparer notes. */
+    sheets: v.optional(v.pipe(v.string(), v.maxLength(1000))),
     notes: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     columns: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     depth: v.optional(v.picklist(DEPTH_CODES)),

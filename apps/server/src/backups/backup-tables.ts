@@ -32,6 +32,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('journal_memory', 'chart_id'),
   ofChart('standing_entry_day', 'chart_id, standing_id, due'),
   ofChart('route_item', 'chart_id, id'),
+  ofChart('layout', 'chart_id, id'),
   ofChart('line_set_aside', 'chart_id, line_id'),
   ofChart('dimension_value_use', 'chart_id, value_id'),
   ofChart('account_month_total', 'chart_id, account_id, month'),

@@ -34,6 +34,7 @@ import { postEntry, postList, reverseEntry } from '../ledger/posting.service';
 import { registerOf } from '../ledger/register.service';
 import { dropStanding, keepStanding, skipStanding, standingsOf } from '../ledger/standing.service';
 import { bankFeedOf, marketFeedOf } from '../routes/feeds.service';
+import { dropLayout, keepLayout, layoutsOfClient } from '../layouts/layouts.service';
 import {
   dropRoute,
   keepRoute,
@@ -89,6 +90,10 @@ const draftIn = (asked: Asked) => ({
 const standingIn = (asked: Asked) => ({
   clientId: clientIn(asked),
   standingId: idIn(asked.params, 'standingId'),
+});
+const layoutIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  layoutId: idIn(asked.params, 'layoutId'),
 });
 const routeIn = (asked: Asked) => ({
   clientId: clientIn(asked),
@@ -183,6 +188,10 @@ export const HANDLERS: Handlers = {
   lock: ({ pool }, call) => lockBooks(pool, call.viewer, { ...booksIn(call), request: call.body }),
   postOpening: ({ pool }, call) =>
     postOpeningOf(pool, call.viewer, { clientId: clientIn(call), opening: call.body }),
+  layouts: ({ pool }, call) => layoutsOfClient(pool, call.viewer, clientIn(call)),
+  keepLayout: ({ pool }, call) =>
+    keepLayout(pool, call.viewer, { ...layoutIn(call), request: call.body }),
+  dropLayout: ({ pool }, call) => dropLayout(pool, call.viewer, layoutIn(call)),
   routes: ({ pool }, call) => routesOfClient(pool, call.viewer, clientIn(call)),
   keepRoute: ({ pool }, call) =>
     keepRoute(pool, call.viewer, { ...routeIn(call), request: call.body }),

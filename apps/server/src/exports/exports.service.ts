@@ -32,6 +32,7 @@ import { auditRowsOf } from './audit-rows';
 import { closingsOf } from './closings';
 import { adoptedChart, handedOutBy, tableOf, type Taken } from './export-source';
 import { returnFileOf, returnPartsOf } from './return-parts';
+import { layoutsOfClient } from '../layouts/layouts.service';
 import { packetOf, statementFileOf } from './statement-files';
 
 /** The formats in which a chart, its balances and its return are taken out. */
@@ -204,6 +205,18 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
   }
 };
 
+/** Files of one statement are called after it, or after the layout. */
+const fileName = async (
+  { pool, viewer, client }: Taken,
+  usual: string,
+  { sheet, layout }: ExportQuery,
+): Promise<string> => {
+  const called = (name: string): string => usual.replace(/^statement\b/, name.toLowerCase());
+  if (layout === undefined) return sheet === undefined ? usual : called(SHEET_NAMES[sheet]);
+  const laidOut = await layoutsOfClient(pool, viewer, client.id);
+  return called(laidOut.find(({ id }) => id === layout)?.layout.name ?? 'statement');
+};
+
 /** A client's chart as a file, as adopted and as the viewer may see it. */
 export const exportChart = async (
   pool: pg.Pool,
@@ -215,9 +228,7 @@ export const exportChart = async (
   const adopted = await adoptedChart(pool, viewer, asked.clientId);
   const taken = { pool, viewer, client, practice, ...adopted };
   const [usual, type] = FILES[asked.format];
-  const { sheet } = asked.query;
-  const name =
-    sheet === undefined ? usual : usual.replace('statement', SHEET_NAMES[sheet].toLowerCase());
+  const name = await fileName(taken, usual, asked.query);
   // Every part of the file comes from answers that have passed the veil.
   return madeOfVeiled({
     name: `${client.name} ${name}`,

@@ -7,6 +7,7 @@ import {
   depthOfCode,
   lastDayOf,
   monthOf,
+  ownPlaces,
   periodOfColumn,
   SHEET_CODES,
   SHEET_NAMES,
@@ -15,12 +16,14 @@ import {
   type ColumnSpec,
   type MonthlyAmounts,
   type MonthlyByValue,
+  type OwnLayout,
   type Period,
   type SheetCode,
 } from '@iunctus/core';
 import { dayInWords, periodInWords, type StatementFile } from '@iunctus/exchange';
 import { monthlyByValueOf, monthlyOf } from '../balances/monthly.service';
-import { badRequest } from '../problems/problem';
+import { layoutsOfClient } from '../layouts/layouts.service';
+import { badRequest, problem } from '../problems/problem';
 import { handedOutBy, type Taken } from './export-source';
 
 /** The columns that are asked for; refuses those that cannot be, and names the word that is no period. */
@@ -66,15 +69,33 @@ const openIn = ({ open = '', closed = '' }: ExportQuery): ReadonlyMap<string, bo
     ...closed.split(',').map((key) => [key, false] as const),
   ]);
 
-/** A statement as adopted, with the columns and lines that are asked for, as the viewer may see it. */
-export const statementFileOf = async (
+/** What a file is of: a standard statement, or one of the client's own layouts. */
+interface FileOf {
+  readonly sheet: SheetCode;
+  readonly layout?: OwnLayout;
+}
+
+const layoutIn = async ({ pool, viewer, client }: Taken, id: string): Promise<FileOf> => {
+  const found = (await layoutsOfClient(pool, viewer, client.id)).find((one) => one.id === id);
+  if (found === undefined) return problem({ code: 'notFound' });
+  return { sheet: found.layout.statement, layout: found.layout };
+};
+
+/** “Revision 3, November 27, 2026”; of a layout that does not hold all that it should, that it is a draft. */
+const madeOn = ({ chart, client, revision }: Taken, { layout }: FileOf, today: string): string => {
+  const made = `Revision ${revision}, ${dayInWords(today, client.country)}`;
+  const draft = layout !== undefined && ownPlaces(chart, layout).faults.length > 0;
+  return draft ? `Draft, not complete. ${made}` : made;
+};
+
+const fileOf = async (
   taken: Taken,
-  query: ExportQuery,
-  today: string,
+  of: FileOf,
+  { query, today }: { readonly query: ExportQuery; readonly today: string },
 ): Promise<StatementFile> => {
-  const { pool, viewer, client, chart, revision } = taken;
-  const { sheet, first, last, columns = 'plain', depth = 'all', zero = 'no' } = query;
-  if (sheet === undefined) return badRequest('sheet', 'names the statement');
+  const { pool, viewer, client, chart } = taken;
+  const { sheet, layout } = of;
+  const { first, last, columns = layout?.columns ?? 'plain', zero = 'no' } = query;
   if (first === undefined || last === undefined)
     return badRequest('first', 'names the first month');
   const main = { first, last };
@@ -85,20 +106,36 @@ export const statementFileOf = async (
   const rows = [...monthly.amounts, ...monthly.splits];
   const byValue = await byValueOf(taken, specs, today);
   const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart, { byValue });
-  const open = openIn(query);
-  const options = { depth: depthOfCode(depth), zeroLines: zero === 'yes', open };
+  const depth = depthOfCode(query.depth ?? (layout === undefined ? 'all' : '1'));
+  const options = { depth, zeroLines: zero === 'yes', open: openIn(query) };
+  const own = layout === undefined ? {} : { layout };
   return {
     client: client.name,
     ...handedOutBy(taken),
     currency: client.currency,
     dateOrder: dateOrderOf(client.country),
-    title: SHEET_NAMES[sheet],
+    title: layout?.name ?? SHEET_NAMES[sheet],
     subtitle: subtitleOf(sheet, main, client.country),
-    made: `Revision ${revision}, ${dayInWords(today, client.country)}`,
-    table: buildTable({ chart, books, options }, { sheet, columns: specs, context }),
+    made: madeOn(taken, of, today),
+    table: buildTable({ chart, books, options }, { sheet, columns: specs, context, ...own }),
     specs,
+    ...own,
   };
 };
+
+/** A statement as adopted, with the columns and lines that are asked for, as the viewer may see it. */
+export const statementFileOf = async (
+  taken: Taken,
+  query: ExportQuery,
+  today: string,
+): Promise<StatementFile> => {
+  const { layout, sheet } = query;
+  if (layout !== undefined) return fileOf(taken, await layoutIn(taken, layout), { query, today });
+  if (sheet === undefined) return badRequest('sheet', 'names the statement');
+  return fileOf(taken, { sheet }, { query, today });
+};
+
+const ID = /^[0-9a-f]{8}-[0-9a-f-]{27}$/;
 
 /** The statements of a packet, in the order in which they are named. */
 export const packetOf = async (
@@ -107,10 +144,15 @@ export const packetOf = async (
   today: string,
 ): Promise<[StatementFile, ...StatementFile[]]> => {
   const names = (query.sheets ?? '').split(',');
-  const sheets = names.flatMap((name) => SHEET_CODES.find((code) => code === name) ?? []);
-  if (sheets.length !== names.length || new Set(sheets).size !== sheets.length)
+  const isNamed = (name: string): boolean =>
+    ID.test(name) || SHEET_CODES.some((code) => code === name);
+  if (!names.every(isNamed) || new Set(names).size !== names.length)
     return badRequest('sheets', 'name statements, each once');
   const files: StatementFile[] = [];
-  for (const sheet of sheets) files.push(await statementFileOf(taken, { ...query, sheet }, today));
+  for (const name of names) {
+    const code = SHEET_CODES.find((one) => one === name);
+    const of = code === undefined ? await layoutIn(taken, name) : { sheet: code };
+    files.push(await fileOf(taken, of, { query, today }));
+  }
   return files as [StatementFile, ...StatementFile[]];
 };

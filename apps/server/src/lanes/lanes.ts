@@ -13,6 +13,7 @@ const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   balances: 'quick',
   monthly: 'quick',
   monthlyByValue: 'quick',
+  keepLayout: 'quick',
   saveProposal: 'quick',
   postings: 'quick',
   splits: 'quick',

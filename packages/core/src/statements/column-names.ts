@@ -2,7 +2,7 @@ import type { DateOrder } from '../dates/read-date';
 import { endDay, shortMonths, startDay } from '../dates/month-names';
 import { formatAmount, formatTenths } from '../money/format';
 import type { SheetCode } from './sheets';
-import type { TableColumn } from './table';
+import type { TableColumn, TableRow } from './table';
 
 const periodOn = (
   sheet: SheetCode,
@@ -64,8 +64,16 @@ export const columnNote = (
 };
 
 /** A cell as it is read: amounts in the client's currency, parts in per cent, a dash for nothing. */
-export const cellText = (cell: number | null, { shows }: TableColumn, currency: string): string => {
-  if (cell === null) return '';
+export const cellText = (
+  { cells, parts }: TableRow,
+  at: number,
+  { column, currency }: { readonly column: TableColumn | undefined; readonly currency: string },
+): string => {
+  const cell = cells[at] ?? null;
+  if (cell === null || column === undefined) return '';
+  const { shows } = column;
+  // No head says of such a row that it is in per cent.
+  if (parts) return `${formatTenths(cell, 'sign')}%`;
   if (shows === 'parts') return cell === 0 ? '–' : formatTenths(cell, 'parentheses');
   const empty = (shows === 'debit' || shows === 'credit') && cell === 0;
   return empty ? '' : formatAmount(cell, { currency, zero: '–' });

@@ -11,6 +11,9 @@ import { negate, sum, type Minor } from '../money/minor';
 import { buildStatement, holdsIn, laidOutSource, layOut } from './build';
 import { CASH_FLOW } from './definitions/cash-flow';
 import { CHANGES_IN_EQUITY } from './definitions/changes-in-equity';
+import { fillOwnRows } from './own/own-rows';
+import type { OwnLayout } from './own/own-layout';
+import { ownPlaces } from './own/own-places';
 import type { SheetCode, SheetRow } from './sheets';
 import type { StatementOptions } from './statement';
 import type { TableBooks } from './table-books';
@@ -27,6 +30,8 @@ export interface FilledColumn {
 export interface Filled {
   readonly rows: readonly SheetRow[];
   readonly agrees: boolean;
+  /** Of what others are shares, where no row says it. */
+  readonly whole?: Minor;
 }
 
 /** What a sheet is filled from. */
@@ -36,7 +41,8 @@ export interface SheetSource {
   readonly options: StatementOptions;
 }
 
-type Fill = (source: SheetSource, columns: readonly FilledColumn[]) => readonly Filled[];
+/** How a sheet is filled, a column each. */
+export type Fill = (source: SheetSource, columns: readonly FilledColumn[]) => readonly Filled[];
 
 /** The result of a period as the postings have it, credit positive. */
 const resultPosted = (chart: Chart, rollUp: RollUp): Minor =>
@@ -48,13 +54,20 @@ const resultPosted = (chart: Chart, rollUp: RollUp): Minor =>
     ),
   );
 
+const rollUpsOf = (
+  { chart, books }: SheetSource,
+  columns: readonly FilledColumn[],
+): readonly RollUp[] =>
+  columns.map(({ period, budget, value }) => {
+    if (value !== undefined) return books.value(value.id, value.others, period);
+    return budget ? books.budget(chart, period) : books.rollUp(period);
+  });
+
 const fillStandard =
   (code: 'profitAndLoss' | 'balanceSheet'): Fill =>
-  ({ chart, books, options }, columns) => {
-    const rollUps = columns.map(({ period, budget, value }) => {
-      if (value !== undefined) return books.value(value.id, value.others, period);
-      return budget ? books.budget(chart, period) : books.rollUp(period);
-    });
+  (source, columns) => {
+    const { chart, options } = source;
+    const rollUps = rollUpsOf(source, columns);
     return rollUps.map((rollUp, at) => {
       const { rows } = buildStatement(code, { chart, rollUp, beside: rollUps }, options);
       const [last] = rows.slice(-1);
@@ -137,6 +150,29 @@ const fillTrialBalance: Fill = ({ chart, books, options }, columns) => {
     return { rows, agrees: left === 0 };
   });
 };
+
+const WHOLES = {
+  profitAndLoss: ['revenue'],
+  balanceSheet: ['currentAssets', 'nonCurrentAssets'],
+} as const;
+
+/** A statement as its client laid it out. It agrees where its lines come to what the trial balance holds. */
+export const fillOwn =
+  (layout: OwnLayout): Fill =>
+  (source, columns) => {
+    const { chart, options } = source;
+    const rollUps = rollUpsOf(source, columns);
+    const places = ownPlaces(chart, layout);
+    return fillOwnRows({ chart, layout, places, options, rollUps }).map(({ rows, whole }, at) => {
+      const rollUp = rollUps[at];
+      if (rollUp === undefined) return { rows, agrees: false };
+      const ofSections = sectionAmounts(chart, rollUp);
+      const of = WHOLES[layout.statement].map((section) => ofSections.get(section) ?? 0);
+      const posted = layout.statement === 'balanceSheet' ? 0 : negate(resultPosted(chart, rollUp));
+      const agrees = columns[at]?.budget === true || whole === posted;
+      return { rows, agrees: agrees && places.faults.length === 0, whole: sum(of) };
+    });
+  };
 
 /** How each sheet is filled: a row each. Columns of changes in equity come in pairs, the start and the end of each period. */
 export const SHEETS: Readonly<Record<SheetCode, Fill>> = {

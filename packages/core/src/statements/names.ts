@@ -104,5 +104,9 @@ export const rowName = (row: SheetRow): string => {
       return row.alone ? SECTION_NAMES[row.code] : SECTION_TOTAL_NAMES[row.code];
     case 'total':
       return TOTAL_NAMES[row.code];
+    case 'pageBreak':
+      return '';
+    default:
+      return row.words;
   }
 };

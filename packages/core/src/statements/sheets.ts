@@ -1,6 +1,7 @@
 import type { StatementCode } from '../kinds/caption';
 import type { CashFlowCodes } from './definitions/cash-flow';
 import type { Codes, StandardCodes } from './layout';
+import type { OwnSheetRow } from './own/own-rows';
 import type { StatementRow } from './statement';
 
 /** Everything that is laid out from a chart and its books, in the order in which it is handed over. */
@@ -23,6 +24,7 @@ export interface SheetCodes extends Codes {
 /** A row of any sheet; `account` is one of a trial balance. */
 export type SheetRow =
   | StatementRow<SheetCodes>
+  | OwnSheetRow
   | {
       readonly type: 'account';
       readonly key: string;

@@ -57,7 +57,7 @@ const tableOf = (
 /** A table's rows as text: what each is, and its cells. */
 const written = ({ rows }: StatementTable): readonly string[] =>
   rows.map(({ row, cells }) => {
-    const name = 'name' in row ? row.name : row.code;
+    const name = 'name' in row ? row.name : 'code' in row ? row.code : '';
     return [row.type, name, ...cells.map((cell) => cell ?? '·')].join(' ');
   });
 

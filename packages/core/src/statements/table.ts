@@ -6,7 +6,15 @@ import { add, subtract, type Minor } from '../money/minor';
 import { periodOfColumn, type ColumnSpec } from './columns';
 import { CASH_FLOW } from './definitions/cash-flow';
 import { PROFIT_AND_LOSS } from './definitions/profit-and-loss';
-import { SHEETS, type Filled, type FilledColumn, type SheetSource } from './fill-sheet';
+import {
+  fillOwn,
+  SHEETS,
+  type Fill,
+  type Filled,
+  type FilledColumn,
+  type SheetSource,
+} from './fill-sheet';
+import type { OwnLayout } from './own/own-layout';
 import type { SheetCode, SheetRow } from './sheets';
 
 /** What a column shows. Parts are tenths of a per cent, rounded once, halves away from zero. */
@@ -32,6 +40,8 @@ export interface TableRow {
   readonly cells: readonly (number | null)[];
   /** Whether more of it, or less, is better for the business. */
   readonly better: 'more' | 'less' | null;
+  /** Whether its cells are tenths of a per cent, whatever its columns show. */
+  readonly parts: boolean;
 }
 
 /** A sheet with its columns. */
@@ -48,6 +58,8 @@ export interface TableAsked {
   readonly sheet: SheetCode;
   readonly columns: readonly ColumnSpec[];
   readonly context: PeriodContext;
+  /** Rows as the client laid them out; `sheet` is then the statement of the layout. */
+  readonly layout?: OwnLayout;
 }
 
 type Cells = readonly (number | null)[];
@@ -77,7 +89,11 @@ const FLOWS: ReadonlySet<string> = new Set(
   CASH_FLOW.flatMap((part) => (part.type === 'total' ? part.code : [])),
 );
 
-const betterOf = (row: SheetRow): TableRow['better'] => {
+const betterOf = (row: SheetRow, sheet: SheetCode): TableRow['better'] => {
+  if (row.type === 'ownLine' || row.type === 'ownSum') {
+    if (sheet !== 'profitAndLoss') return null;
+    return row.shows === 'credit' ? 'more' : 'less';
+  }
   const code = 'section' in row ? row.section : 'code' in row ? row.code : '';
   if (BETTER_LESS.has(code)) return 'less';
   return BETTER_MORE.has(code) || (row.type === 'total' && FLOWS.has(code)) ? 'more' : null;
@@ -116,16 +132,19 @@ const headOf = (read: Read, at: number): Omit<TableColumn, 'shows'> => {
 const cellsOf = (
   { specs }: Read,
   filled: ReadonlyMap<number, Filled>,
-  { at, whole }: { readonly at: number; readonly whole: number },
+  { at, whole, parts }: { readonly at: number; readonly whole: number; readonly parts: boolean },
 ): Cells => {
   const amount = (column: number, row: number): Minor | null => {
     const found = filled.get(column)?.rows[row];
     return found === undefined ? null : amountOf(found);
   };
+  const wholeOf = (column: number): Minor | null =>
+    filled.get(column)?.whole ?? amount(column, whole);
   const cells: (number | null)[] = [];
   specs.forEach((spec, column) => {
     if ('words' in spec) cells.push(amount(column, at));
-    else if (spec.is === 'share') cells.push(partsOf(cells[spec.of], amount(spec.of, whole)));
+    else if (parts && spec.is !== 'difference') cells.push(null);
+    else if (spec.is === 'share') cells.push(partsOf(cells[spec.of], wholeOf(spec.of)));
     else {
       const [of, from] = [cells[spec.of], cells[spec.from]];
       const difference = of == null || from == null ? null : subtract(of, from);
@@ -156,17 +175,18 @@ const columnOf = (spec: ColumnSpec, period: Period, specs: readonly ColumnSpec[]
 };
 
 const filledColumns = (
-  sheet: SheetCode,
+  { sheet, layout }: Pick<TableAsked, 'sheet' | 'layout'>,
   source: SheetSource,
   read: Read,
 ): ReadonlyMap<number, Filled> => {
+  const fill: Fill = layout === undefined ? SHEETS[sheet] : fillOwn(layout);
   const there = read.specs.flatMap((spec, at) => {
     const period = periodAt(read, at);
     const ofResults = spec.is === 'budget' || spec.is === 'value';
     if (period === null || (ofResults && sheet !== 'profitAndLoss')) return [];
     return [{ at, column: columnOf(spec, period, read.specs) }];
   });
-  const filled = SHEETS[sheet](
+  const filled = fill(
     source,
     there.map(({ column }) => column),
   );
@@ -178,9 +198,10 @@ const filledColumns = (
 const rowsOf = (filled: Iterable<Filled>): readonly SheetRow[] => [...filled][0]?.rows ?? [];
 
 const standardTable = (source: SheetSource, asked: TableAsked, read: Read): StatementTable => {
-  const filled = filledColumns(asked.sheet, source, read);
+  const filled = filledColumns(asked, source, read);
   const rows = rowsOf(filled.values());
   const whole = rows.findIndex(({ key }) => WHOLES.includes(key));
+  const isParts = (row: SheetRow): boolean => row.type === 'ratio';
   return {
     sheet: asked.sheet,
     columns: read.specs.map((_spec, at) => ({
@@ -189,8 +210,9 @@ const standardTable = (source: SheetSource, asked: TableAsked, read: Read): Stat
     })),
     rows: rows.map((row, at) => ({
       row,
-      cells: cellsOf(read, filled, { at, whole }),
-      better: betterOf(row),
+      cells: cellsOf(read, filled, { at, whole, parts: isParts(row) }),
+      better: betterOf(row, asked.sheet),
+      parts: isParts(row),
     })),
     agrees: [...filled.values()].every(({ agrees }) => agrees),
   };
@@ -210,7 +232,7 @@ const onlyPeriods = ({ columns, context }: TableAsked): Read => {
 
 const trialTable = (source: SheetSource, asked: TableAsked): StatementTable => {
   const read = onlyPeriods(asked);
-  const filled = filledColumns('trialBalance', source, read);
+  const filled = filledColumns({ sheet: 'trialBalance' }, source, read);
   const rows = rowsOf(filled.values());
   const sides = [...filled.keys()].flatMap((at) => [
     { at, side: 'debit' as const },
@@ -230,6 +252,7 @@ const trialTable = (source: SheetSource, asked: TableAsked): StatementTable => {
       row,
       cells: sides.map(({ at, side }) => cell(at, index, side)),
       better: null,
+      parts: false,
     })),
     agrees: [...filled.values()].every(({ agrees }) => agrees),
   };
@@ -249,7 +272,7 @@ const equityTable = (source: SheetSource, asked: TableAsked): StatementTable => 
       const before = start?.rows[index];
       const [from, to] = [before === undefined ? null : amountOf(before), amountOf(row)];
       const change = from === null || to === null ? null : subtract(to, from);
-      return { row, cells: [from, change, to], better: null };
+      return { row, cells: [from, change, to], better: null, parts: false };
     }),
     agrees: pair.every(({ agrees }) => agrees),
   };
@@ -261,8 +284,10 @@ const equityTable = (source: SheetSource, asked: TableAsked): StatementTable => 
  * balance to the minor unit; the cash flow ends with what the accounts of cash hold.
  */
 export const buildTable = (source: SheetSource, asked: TableAsked): StatementTable => {
-  if (asked.sheet === 'trialBalance') return trialTable(source, asked);
-  if (asked.sheet === 'changesInEquity') return equityTable(source, asked);
+  if (asked.layout === undefined && asked.sheet === 'trialBalance')
+    return trialTable(source, asked);
+  if (asked.layout === undefined && asked.sheet === 'changesInEquity')
+    return equityTable(source, asked);
   const { columns: specs, context } = asked;
   return standardTable(source, asked, {
     specs,

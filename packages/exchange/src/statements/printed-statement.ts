@@ -1,8 +1,8 @@
-import { columnName, columnNote, cellText, rowName, type TableRow } from '@iunctus/core';
+import { cellText, columnName, columnNote, lookOf, rowName, type TableRow } from '@iunctus/core';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { inType, isPrintedFont, PRINTED_FONTS } from '../printed-type';
-import { depthOf, isBold, type StatementFile } from './statement-file';
+import type { StatementFile } from './statement-file';
 
 pdfmake.setFonts(PRINTED_FONTS);
 // Nothing is fetched, and no file but the fonts is read, whatever a text holds.
@@ -56,43 +56,52 @@ type Margins = [number, number, number, number];
 
 /** A single rule above what sums up, a double one under the last total. */
 const rules = ({ row }: TableRow): [Side, Side, Side, Side] => {
-  const above = row.type === 'subtotal' || row.type === 'sectionTotal' || row.type === 'total';
-  return [false, above, false, row.type === 'total' && row.final];
+  const { rule } = lookOf(row);
+  return [false, rule !== 'none', false, rule === 'double'];
 };
 
 const lineCells = (line: TableRow, { file, columns }: Sheet): TableCell[] => {
-  const { row, cells } = line;
-  const title = row.type === 'group' || row.type === 'section';
-  const bold = isBold(row);
+  const { depth, title, bold } = lookOf(line.row);
+  const { table, currency } = file;
   return [
     {
-      text: inType(rowName(row), title ? 'Title' : 'Text'),
+      text: inType(rowName(line.row), title ? 'Title' : 'Text'),
       bold,
       fontSize: title ? 10.5 : 9,
-      margin: [depthOf(row) * 10, title ? 5 : 0, 0, 0],
+      margin: [depth * 10, title ? 5 : 0, 0, 0],
       border: [false, false, false, false],
     },
     ...columns.map((at): TableCell => {
-      const column = file.table.columns[at];
-      const text = column === undefined ? '' : cellText(cells[at] ?? null, column, file.currency);
+      const text = cellText(line, at, { column: table.columns[at], currency });
       return { text, bold, alignment: 'right', border: rules(line) };
     }),
   ];
 };
 
 /** What stands over other rows and never alone at the end of a page: headings, and lines whose sub-accounts follow. */
-const isHeading = ({ row }: TableRow): boolean =>
-  row.type === 'group' || row.type === 'section' || (row.type === 'line' && row.open);
+const isHeading = ({ row }: TableRow): boolean => lookOf(row).heading;
+
+/** Rows that are kept together, and whether they begin a page. */
+interface Part {
+  readonly rows: TableRow[];
+  readonly onNewPage: boolean;
+}
 
 /** Rows in parts that are kept together: headings with what stands under them, up to the next heading. */
-const partsOf = (rows: readonly TableRow[]): readonly (readonly TableRow[])[] => {
-  const found: TableRow[][] = [];
+const partsOf = (rows: readonly TableRow[]): readonly Part[] => {
+  const found: Part[] = [];
+  let onNewPage = false;
   for (const line of rows) {
+    if (line.row.type === 'pageBreak') {
+      onNewPage = found.length > 0;
+      continue;
+    }
     const part = found.at(-1);
-    const before = part?.at(-1);
+    const before = part?.rows.at(-1);
     const begins = before === undefined || (isHeading(line) && !isHeading(before));
-    if (part === undefined || begins) found.push([line]);
-    else part.push(line);
+    if (part === undefined || begins || onNewPage) found.push({ rows: [line], onNewPage });
+    else part.rows.push(line);
+    onNewPage = false;
   }
   return found;
 };
@@ -103,8 +112,9 @@ const headingsIn = (rows: readonly TableRow[]): number =>
     0,
   );
 
-const partTable = (rows: readonly TableRow[], sheet: Sheet): Content => {
+const partTable = ({ rows, onNewPage }: Part, sheet: Sheet): Content => {
   return {
+    ...(onNewPage ? { pageBreak: 'before' as const } : {}),
     unbreakable: rows.length <= TOGETHER,
     table: {
       headerRows: headingsIn(rows),
@@ -145,15 +155,15 @@ const doubleRule = (sheet: Sheet): Content => {
   };
 };
 
-const endsFinal = (rows: readonly TableRow[]): boolean => {
-  const last = rows.at(-1)?.row;
-  return last?.type === 'total' && last.final;
+const endsFinal = ({ rows }: Part): boolean => {
+  const last = rows.at(-1);
+  return last !== undefined && lookOf(last.row).rule === 'double';
 };
 
 const bodyOf = (sheet: Sheet): Content[] =>
-  partsOf(sheet.file.table.rows).flatMap((rows) => [
-    partTable(rows, sheet),
-    ...(endsFinal(rows) ? [doubleRule(sheet)] : []),
+  partsOf(sheet.file.table.rows).flatMap((part) => [
+    partTable(part, sheet),
+    ...(endsFinal(part) ? [doubleRule(sheet)] : []),
   ]);
 
 const columnHeads = ({ file, columns }: Sheet): TableCell[] => {

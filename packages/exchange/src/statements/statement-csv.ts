@@ -13,11 +13,12 @@ export const writeStatementCsv = ({ table, currency, dateOrder }: StatementFile)
       .filter((part) => part !== '')
       .join(' '),
   );
-  const lines = rows.map(({ row, cells }) => [
+  const shown = rows.filter(({ row }) => row.type !== 'pageBreak');
+  const lines = shown.map(({ row, cells, parts }) => [
     field(rowName(row)),
     ...cells.map((cell, at) => {
       if (cell === null) return '';
-      return columns[at]?.shows === 'parts'
+      return parts || columns[at]?.shows === 'parts'
         ? formatTenths(cell, 'sign')
         : plainAmount(cell, currency);
     }),

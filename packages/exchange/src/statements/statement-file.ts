@@ -1,4 +1,4 @@
-import type { ColumnSpec, DateOrder, Paper, SheetRow, StatementTable } from '@iunctus/core';
+import type { ColumnSpec, DateOrder, OwnLayout, Paper, StatementTable } from '@iunctus/core';
 
 /** A statement on its way out. */
 export interface StatementFile {
@@ -18,14 +18,6 @@ export interface StatementFile {
   readonly table: StatementTable;
   /** The columns that were asked for: from which others some are reckoned. */
   readonly specs: readonly ColumnSpec[];
+  /** The client's own layout, where it has one: what its sums are made of. */
+  readonly layout?: OwnLayout;
 }
-
-/** How deep a row is indented: headings and totals at the edge. */
-export const depthOf = (row: SheetRow): number => {
-  if ('level' in row) return row.level;
-  return row.type === 'result' ? 1 : 0;
-};
-
-/** Whether a row stands out. */
-export const isBold = ({ type }: SheetRow): boolean =>
-  type === 'group' || type === 'section' || type === 'sectionTotal' || type === 'total';

@@ -1,9 +1,11 @@
 import ExcelJS from 'exceljs';
 import parsePdf from 'pdf-parse';
 import {
+  beginOwn,
   buildTable,
   columnsFromText,
   columnsOf,
+  editOwn,
   SHEET_CODES,
   tableBooks,
   type ColumnSpec,
@@ -70,6 +72,42 @@ const fileOf = (sheet: SheetCode, columns: string, chart = CHART): StatementFile
   };
 };
 
+/** A profit and loss with a group, a ratio and a page of its own. */
+const ownFile = (columns: string): StatementFile => {
+  const file = fileOf('profitAndLoss', columns);
+  const begun = beginOwn(CHART, 'profitAndLoss');
+  const sumCalled = (words: string): string =>
+    begun.rows.find((row) => row.type === 'sum' && row.words === words)?.id ?? '';
+  const worn = begun.rows.find((row) => row.type === 'line' && row.accounts.includes('6400'));
+  const gross = sumCalled('Gross profit');
+  const layout = (
+    [
+      { does: 'group', id: worn?.id ?? '', words: '=Cars' },
+      { does: 'insert', behind: gross, row: { type: 'pageBreak', id: 'r90', level: 0 } },
+      {
+        does: 'insert',
+        behind: gross,
+        row: {
+          type: 'ratio',
+          id: 'r91',
+          level: 0,
+          words: 'Margin',
+          of: gross,
+          to: sumCalled('Net revenue'),
+        },
+      },
+    ] as const
+  ).reduce(editOwn, begun);
+  const context = { main: { first: '2026-01', last: '2026-03' }, startsIn: 1, now: '2026-03' };
+  const source = {
+    chart: CHART,
+    books: tableBooks({ first: '2026-01', rows: POSTED }, 1),
+    options: { depth: 2, zeroLines: false },
+  };
+  const asked = { sheet: 'profitAndLoss', columns: file.specs, context, layout } as const;
+  return { ...file, title: 'For the bank', layout, table: buildTable(source, asked) };
+};
+
 const sheetOf = async (file: StatementFile): Promise<ExcelJS.Worksheet> => {
   const book = new ExcelJS.Workbook();
   await book.xlsx.load((await writeStatementWorkbook([file])).buffer as ArrayBuffer);
@@ -124,6 +162,51 @@ describe('a statement as a workbook', () => {
     expect(formulas).toBeGreaterThan(0);
   });
 
+  it.each(['plain', 'jan; feb; difference 2 1; share 1'])(
+    'has live sums and ratios of a layout of the client’s own: %s',
+    async (columns) => {
+      const file = ownFile(columns);
+      const sheet = await sheetOf(file);
+      const formulas = new Set<string>();
+      file.table.rows.forEach(({ row, cells, parts }, at) =>
+        cells.forEach((cell, column) => {
+          const name = `${String.fromCharCode(66 + column)}${at + 5}`;
+          if (cell === null) return expect(sheet.getCell(name).value).toBeNull();
+          if (typeof sheet.getCell(name).value === 'object') formulas.add(row.type);
+          const tenths = parts || file.table.columns[column]?.shows === 'parts';
+          // What two ratios differ by is reckoned from parts that were rounded: within a tenth of a per cent.
+          const off = Math.abs(reckoned(sheet, name) - (tenths ? cell / 1000 : cell / 100));
+          expect(off).toBeLessThan(tenths ? 0.0011 : 1e-6);
+        }),
+      );
+      expect(formulas).toEqual(expect.objectContaining(new Set(['ownSum', 'ratio'])));
+    },
+  );
+
+  it('has a name for each sheet, whatever a layout is called', async () => {
+    const titles = [
+      'Bank: [draft]/2026?',
+      'bank   draft  2026',
+      "'",
+      'History',
+      'n'.repeat(80),
+      'N'.repeat(80),
+      'Notes',
+    ];
+    const [first, ...others] = titles.map((title) => ({
+      ...fileOf('profitAndLoss', 'plain'),
+      title,
+    }));
+    if (first === undefined) throw new Error('no file');
+    const book = new ExcelJS.Workbook();
+    await book.xlsx.load(
+      (await writeStatementWorkbook([first, ...others], 'Noted')).buffer as ArrayBuffer,
+    );
+    const names = book.worksheets.map(({ name }) => name);
+    expect(names).toHaveLength(8);
+    expect(new Set(names.map((name) => name.toLowerCase())).size).toBe(8);
+  });
+
   it('runs nothing that an account is called', async () => {
     const sheet = await sheetOf(fileOf('profitAndLoss', 'plain'));
     expect(sheet.getCell('A6').value).toBe("'=Taproom");
@@ -168,6 +251,16 @@ describe('a printed statement', () => {
     expect(numpages).toBeGreaterThan(5);
     expect(text.split('Cider works').length - 1).toBe(numpages);
     expect(text).toContain(`${numpages} of ${numpages}`);
+  });
+
+  it('begins a page where a layout says so, with its ratios in per cent', async () => {
+    const { text, numpages } = await printed(ownFile('plain'));
+    expect(numpages).toBe(2);
+    const pages = text.split('For the bank');
+    expect(pages[0]).toMatch(/Gross profit[\s\S]*Margin/);
+    expect(pages[1]).toContain('Total =Cars');
+    expect(text).toMatch(/Margin\s*[\d.]+%/);
+    expect(writeStatementCsv(ownFile('plain'))).not.toContain('\r\n,\r\n');
   });
 
   it('leaves no heading alone at the end of a page', async () => {

@@ -1,18 +1,19 @@
 import {
   columnName,
   columnNote,
+  lookOf,
   minorDigits,
   rowName,
   type ColumnSpec,
   type StatementTable,
-  type TableColumn,
 } from '@iunctus/core';
 import ExcelJS from 'exceljs';
 import { cellText } from '../cell-text';
 import { packedWorkbook } from '../packed-workbook';
 import { amountFormat, PAPER_SIZES } from '../workbook';
 import { sumFormula, type CellName } from './live-sums';
-import { depthOf, isBold, type StatementFile } from './statement-file';
+import { ownFormula } from './own-sums';
+import type { StatementFile } from './statement-file';
 
 /** Rows above the first line: title, subtitle, a blank one, the head. */
 const ABOVE = 4;
@@ -42,50 +43,74 @@ const reckoned = (
   const spec = head === undefined ? undefined : specs[head.spec];
   if (spec === undefined || 'words' in spec) return null;
   const of = cellName(spec.of, at);
-  if (spec.is === 'share') return `${of}/ABS(${cellName(spec.of, wholeOf(table))})`;
+  if (spec.is === 'share') {
+    const whole = wholeOf(table);
+    return whole < 0 ? null : `${of}/ABS(${cellName(spec.of, whole)})`;
+  }
   const from = cellName(spec.from, at);
   return spec.is === 'difference' ? `${of}-${from}` : `(${of}-${from})/ABS(${from})`;
 };
 
-const valueIn = (cell: number, { shows }: TableColumn, currency: string): number =>
-  shows === 'parts' ? cell / 1000 : cell / 10 ** minorDigits(currency);
-
 const fillCell = (
   target: ExcelJS.Cell,
-  { table, specs, currency }: StatementFile,
+  { table, specs, currency, layout }: StatementFile,
   place: { readonly at: number; readonly column: number },
 ): void => {
   const head = table.columns[place.column];
   const cell = table.rows[place.at]?.cells[place.column] ?? null;
   if (head === undefined || cell === null) return;
-  const result = valueIn(cell, head, currency);
-  const formula = reckoned(table, specs, place) ?? sumFormula(table, place, cellName);
+  const parts = head.shows === 'parts' || table.rows[place.at]?.parts === true;
+  const result = parts ? cell / 1000 : cell / 10 ** minorDigits(currency);
+  const formula =
+    reckoned(table, specs, place) ??
+    (layout === undefined
+      ? sumFormula(table, place, cellName)
+      : ownFormula({ table, layout }, place, cellName));
   target.value = formula === null ? result : { formula, result };
-  target.numFmt = head.shows === 'parts' ? PARTS : amountFormat(currency);
+  target.numFmt = parts ? PARTS : amountFormat(currency);
 };
 
 const addLine = (sheet: ExcelJS.Worksheet, file: StatementFile, at: number): void => {
   const line = file.table.rows[at];
   if (line === undefined) return;
   const { row } = line;
+  const { depth, bold, rule } = lookOf(row);
   const added = sheet.addRow([cellText(rowName(row))]);
-  added.getCell(1).alignment = { indent: depthOf(row) };
-  added.font = { bold: isBold(row) };
+  added.getCell(1).alignment = { indent: depth };
+  added.font = { bold };
+  if (row.type === 'pageBreak') added.addPageBreak();
   line.cells.forEach((_cell, column) => fillCell(added.getCell(column + 2), file, { at, column }));
-  const top = row.type === 'subtotal' || row.type === 'sectionTotal' || row.type === 'total';
-  const final = row.type === 'total' && row.final;
-  if (!top) return;
+  if (rule === 'none') return;
   const border: Partial<ExcelJS.Borders> = {
     top: { style: 'thin' },
-    ...(final ? { bottom: { style: 'double' } } : {}),
+    ...(rule === 'double' ? { bottom: { style: 'double' } } : {}),
   };
   line.cells.forEach((_cell, column) => (added.getCell(column + 2).border = border));
+};
+
+/** A title as spreadsheets allow it: 31 characters, some of them not, each name once. Source: what ExcelJS refuses. */
+const sheetName = (title: string, book: ExcelJS.Workbook): string => {
+  const plain = title
+    .replace(/[*?:\\/[\]]/g, ' ')
+    .replace(/^[\s']+|[\s']+$/g, '')
+    .trim();
+  const base = plain === '' || /^history$/i.test(plain) ? 'Statement' : plain;
+  const taken = new Set(book.worksheets.map(({ name }) => name.toLowerCase()));
+  for (let count = 1; ; count += 1) {
+    const behind = count === 1 ? '' : ` ${count}`;
+    const name =
+      [...base]
+        .slice(0, 31 - behind.length)
+        .join('')
+        .trim() + behind;
+    if (!taken.has(name.toLowerCase()) && name.toLowerCase() !== 'notes') return name;
+  }
 };
 
 /** A sheet of a workbook for one statement. */
 const addStatement = (book: ExcelJS.Workbook, file: StatementFile): void => {
   const { table, client, author, title, subtitle, currency, dateOrder, paper, made } = file;
-  const sheet = book.addWorksheet(title, {
+  const sheet = book.addWorksheet(sheetName(title, book), {
     views: [{ state: 'frozen', ySplit: ABOVE, xSplit: 1 }],
     pageSetup: {
       paperSize: PAPER_SIZES[paper] as ExcelJS.PaperSize,
