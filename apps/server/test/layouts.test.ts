@@ -111,8 +111,8 @@ describe('layouts of a client', () => {
   });
 
   it('do not tell of accounts that are hidden, and are not changed by those who do not see all of them', async () => {
-    const { body: people } = await maren.ask<{ id: string; email: string }[]>('GET', '/people');
-    const self = people.find(({ email }) => email === MAREN.email)?.id ?? '';
+    const { body: people } = await maren.ask<{ id: string; name: string }[]>('GET', '/people');
+    const self = people.find(({ name }) => name === 'Maren Oake')?.id ?? '';
     const layoutId = randomUUID();
     const secret = begun.rows.map((row) =>
       row.id === lineOf('4010') && row.type === 'line' ? { ...row, words: 'Hush money' } : row,

@@ -8,6 +8,11 @@ export const STATEMENTS_ROUTES: Routes = [
     loadComponent: () => import('./pages/packet.page').then((m) => m.PacketPage),
   },
   {
+    path: 'own/:layoutId',
+    title: 'Own layout · Iunctus',
+    loadComponent: () => import('./pages/own.page').then((m) => m.OwnPage),
+  },
+  {
     path: ':sheet',
     loadComponent: () => import('./pages/sheet.page').then((m) => m.SheetPage),
   },

@@ -19,6 +19,7 @@ import {
 } from '@angular/core';
 import {
   formatAmount,
+  lookOf,
   sectionAndAccountOf,
   type ColumnSpec,
   type Minor,
@@ -38,17 +39,56 @@ export interface LineGesture {
   readonly key: RowKey;
   /** The account of the line; `null` where all of a section is meant. */
   readonly accountId: string | null;
-  readonly does: 'up' | 'down' | 'kind' | 'lines' | 'chart' | 'open' | 'close';
+  readonly does: LineDoes;
 }
 
-const KEYS: Readonly<Record<string, LineGesture['does']>> = {
+/** What can be asked of a line: of any; of one that the chart lays out; of a row of a layout of one’s own. */
+export type LineDoes =
+  | 'up'
+  | 'down'
+  | 'lines'
+  | 'chart'
+  | 'open'
+  | 'close'
+  | 'kind'
+  | 'outwards'
+  | 'inwards'
+  | 'change'
+  | 'addLine'
+  | 'addText'
+  | 'addSum'
+  | 'addRatio'
+  | 'addPage'
+  | 'group'
+  | 'turnSign'
+  | 'hideZero'
+  | 'remove';
+
+const OF_ANY = {
   'Alt ArrowUp': 'up',
   'Alt ArrowDown': 'down',
   ArrowRight: 'open',
   ArrowLeft: 'close',
   Enter: 'lines',
-  m: 'kind',
   c: 'chart',
+} as const;
+
+/** The keys of a statement as the chart lays it out, and of one that its client does. */
+export const LINE_KEYS: Readonly<Record<string, LineDoes>> = { ...OF_ANY, m: 'kind' };
+export const LAYOUT_KEYS: Readonly<Record<string, LineDoes>> = {
+  ...OF_ANY,
+  'Alt ArrowLeft': 'outwards',
+  'Alt ArrowRight': 'inwards',
+  e: 'change',
+  a: 'addLine',
+  t: 'addText',
+  s: 'addSum',
+  r: 'addRatio',
+  p: 'addPage',
+  g: 'group',
+  f: 'turnSign',
+  z: 'hideZero',
+  Delete: 'remove',
 };
 
 /** A statement with its columns, as it will be printed; its head is where columns are changed, its lines are handles. */
@@ -67,18 +107,30 @@ export class StatementTableComponent {
   readonly name = input.required<string>();
   /** The place of the column that is being changed; `null` for none. */
   readonly changing = input<number | null>(null);
+  readonly keys = input<Readonly<Record<string, LineDoes>>>(LINE_KEYS);
+  /** Whether rows of all sorts can be acted on, not lines alone. */
+  readonly everyRow = input(false);
   readonly columnChosen = output<number>();
   readonly gesture = output<LineGesture>();
+  /** The key of the row at the cursor. */
+  readonly cursorMoved = output<RowKey | null>();
 
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   private readonly head = viewChild.required<ElementRef<HTMLElement>>('head');
   protected readonly rowHeight = ROW_HEIGHT;
   protected readonly words = statementRowWords;
   protected readonly indent = statementRowIndent;
+  /** The row to which the cursor goes next. */
+  private wanted: RowKey | null = null;
   /** The row at the cursor, which stays with its account when the table changes. */
   protected readonly cursor = linkedSignal<StatementTable, number>({
     source: this.table,
     computation: ({ rows }, previous) => {
+      const wanted = rows.findIndex(({ row }) => row.key === this.wanted);
+      if (wanted >= 0) {
+        this.wanted = null;
+        return wanted;
+      }
       const before = previous?.source.rows[previous.value]?.row;
       const there = rows.findIndex(({ row }) => row.key === before?.key);
       // A line that went to another section is the same account there.
@@ -100,6 +152,7 @@ export class StatementTableComponent {
     // Also where a change of the chart takes the line at the cursor elsewhere.
     effect(() => {
       const at = this.cursor();
+      this.cursorMoved.emit(this.table().rows[at]?.row.key ?? null);
       afterNextRender(() => this.bringIntoSight(at), { injector });
     });
     afterNextRender(() => {
@@ -109,6 +162,11 @@ export class StatementTableComponent {
         .elementScrolled()
         .subscribe(() => (this.head().nativeElement.scrollLeft = scrolled.scrollLeft));
     });
+  }
+
+  /** Puts the cursor on a row as soon as it is there. */
+  goTo(key: RowKey): void {
+    this.wanted = key;
   }
 
   /** Puts the keyboard on the lines. */
@@ -131,9 +189,9 @@ export class StatementTableComponent {
     return found === undefined ? '' : columnSentence(found);
   }
 
-  protected cell({ cells }: TableRow, at: number): string {
+  protected cell(row: TableRow, at: number): string {
     const column = this.table().columns[at];
-    return column === undefined ? '' : cellWords(cells[at] ?? null, column, this.currency());
+    return cellWords(row, at, { column, currency: this.currency() });
   }
 
   /** Whether what differs is bad for the business. */
@@ -142,6 +200,12 @@ export class StatementTableComponent {
     const cell = cells[at] ?? 0;
     if (better === null || (is !== 'difference' && is !== 'percent')) return false;
     return better === 'more' ? cell < 0 : cell > 0;
+  }
+
+  /** How the row looks, as classes. */
+  protected lookOf({ row }: TableRow): string {
+    const { title, rule, bold } = lookOf(row);
+    return [row.type, title ? 'title' : '', bold ? 'bold' : '', `rule-${rule}`].join(' ');
   }
 
   protected movedBy({ row }: TableRow): string {
@@ -155,11 +219,15 @@ export class StatementTableComponent {
     this.cursor.set(index);
   }
 
-  protected ask(index: number, does: LineGesture['does']): void {
+  /** Rows that can be opened, or stand for accounts. */
+  private isLine({ type }: TableRow['row']): boolean {
+    return type === 'line' || type === 'account' || type === 'ownLine' || this.everyRow();
+  }
+
+  protected ask(index: number, does: LineDoes): void {
     const row = this.table().rows[index]?.row;
     if (row === undefined) return;
-    const isLine = row.type === 'line' || row.type === 'account';
-    if (isLine || (does === 'lines' && sectionAndAccountOf(row.key) !== null))
+    if (this.isLine(row) || (does === 'lines' && sectionAndAccountOf(row.key) !== null))
       this.gesture.emit({
         key: row.key,
         accountId: 'accountId' in row ? row.accountId : null,
@@ -169,7 +237,9 @@ export class StatementTableComponent {
 
   protected toggle(index: number): void {
     const row = this.table().rows[index]?.row;
-    if (row?.type === 'line') this.ask(index, row.open ? 'close' : 'open');
+    if (row?.type === 'line' || row?.type === 'ownLine')
+      this.ask(index, row.open ? 'close' : 'open');
+    else this.ask(index, 'change');
   }
 
   protected onKey(event: KeyboardEvent): void {
@@ -186,10 +256,11 @@ export class StatementTableComponent {
     };
     const plain = !event.altKey && !event.ctrlKey && !event.metaKey;
     const to = plain ? moves[event.key] : undefined;
-    const does = event.ctrlKey ? undefined : KEYS[`${event.altKey ? 'Alt ' : ''}${event.key}`];
+    const control = event.ctrlKey || event.metaKey;
+    const does = control ? undefined : this.keys()[`${event.altKey ? 'Alt ' : ''}${event.key}`];
     if (to === undefined && does === undefined) return;
     event.preventDefault();
-    if (to === undefined) return this.ask(at, does as LineGesture['does']);
+    if (to === undefined) return this.ask(at, does as LineDoes);
     const next = Math.min(Math.max(to, 0), last);
     this.select(next);
   }

@@ -14,36 +14,28 @@ import {
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import {
   accountOf,
-  COLUMN_LIMIT,
-  columnsAsText,
-  columnsFromText,
-  columnsOf,
+  beginOwn,
   DEPTH_CODES,
   depthOfCode,
   elementOf,
   firstDayOf,
   lastDayOf,
-  offeredSets,
   planLineKind,
   planLineStep,
   sectionAndAccountOf,
   SHEET_CODES,
-  withoutColumn,
-  type ColumnsAsked,
-  type ColumnSpec,
   type DepthCode,
   type KindCode,
   type LinePlan,
   type RowKey,
   type SheetCode,
+  type StatementCode,
 } from '@iunctus/core';
 import { addressOf } from '../../shared/api/api.service';
-import { OneOfComponent } from '../../shared/components/one-of.component';
-import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
-import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { refusalWords } from '../../shared/words/refusal-words';
+import { columnsFullWords, ownName } from '../../shared/words/layout-words';
 import { SHEET_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
 import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
@@ -51,8 +43,10 @@ import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Undoing } from '../../workspace/model/undoing';
 import { ColumnStripComponent } from '../components/column-strip.component';
+import { StatementBarComponent } from '../components/statement-bar.component';
 import { StatementTableComponent, type LineGesture } from '../components/statement-table.component';
-import { DEPTHS } from '../model/depths';
+import { ClientLayouts } from '../model/client-layouts';
+import { ColumnsShown } from '../model/columns-shown';
 import { TableEngine } from '../model/table-engine';
 
 const STAYS: Readonly<Record<Extract<LinePlan, { ok: false }>['why'], string>> = {
@@ -60,8 +54,6 @@ const STAYS: Readonly<Record<Extract<LinePlan, { ok: false }>['why'], string>> =
   orderOfKinds: $localize`These lines stand in the order of their kinds. M gives it another kind.`,
   nothing: $localize`It stands there already.`,
 };
-
-const OWN = 'own';
 
 /** Puts the keyboard on the field for a kind, once its words are in it, so that what is typed takes their place. */
 const takeField = (host: HTMLElement): void => {
@@ -77,10 +69,9 @@ const takeField = (host: HTMLElement): void => {
   imports: [
     ColumnStripComponent,
     KindChoiceComponent,
-    OneOfComponent,
-    PickComponent,
     ReadingNoteComponent,
     RouterLink,
+    StatementBarComponent,
     StatementTableComponent,
   ],
   providers: [TableEngine],
@@ -94,6 +85,7 @@ export class SheetPage {
   protected readonly rights = inject(Rights);
   private readonly view = inject(ChartView);
   private readonly undoing = inject(Undoing);
+  private readonly layouts = inject(ClientLayouts);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   private readonly lines = viewChild(StatementTableComponent);
@@ -104,7 +96,6 @@ export class SheetPage {
   readonly zero = input<string>();
   readonly as = input<string>();
 
-  protected readonly depths = DEPTHS;
   protected readonly code = computed<SheetCode>(
     () => SHEET_CODES.find((code) => code === this.sheet()) ?? 'profitAndLoss',
   );
@@ -116,32 +107,12 @@ export class SheetPage {
   protected readonly zeroLines = computed(() => this.zero() === '1');
   protected readonly asProposed = computed(() => this.as() !== 'adopted');
 
-  private readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
-  private readonly asked = computed<ColumnsAsked>(
-    () => columnsFromText(this.columns() ?? 'plain') ?? 'plain',
-  );
-  protected readonly specs = computed<readonly ColumnSpec[]>(() => {
-    const [asked, context] = [this.asked(), this.engine.context()];
-    if (context === null) return [];
-    const dimensions = this.dimensions();
-    return columnsOf(asked, { periods: context, sheet: this.code(), dimensions });
-  });
-  protected readonly sets = computed(() => {
-    const ofResults = this.code() === 'profitAndLoss';
-    const sets = offeredSets(this.proposed.chart()).filter((set) => ofResults || set !== 'budget');
-    const offered: PickOption[] = sets.map((value) => ({
-      value: value,
-      words: COLUMN_SET_WORDS[value],
-    }));
-    if (ofResults)
-      for (const { id: by, name } of this.dimensions())
-        offered.push({ value: columnsAsText({ by }), words: $localize`By ${name}:dimension:` });
-    const own = { value: OWN, words: $localize`Own columns` };
-    return this.chosenSet() === OWN ? [own, ...offered] : offered;
-  });
-  protected readonly chosenSet = computed(() => {
-    const asked = this.asked();
-    return typeof asked === 'string' || 'by' in asked ? columnsAsText(asked) : OWN;
+  protected readonly columnsShown = new ColumnsShown({
+    text: () => this.columns() ?? 'plain',
+    sheet: () => this.code(),
+    chart: () => this.proposed.chart(),
+    context: () => this.engine.context(),
+    show: (text) => this.show({ columns: text === 'plain' ? null : text }),
   });
   /** Sheets whose columns are their own take periods alone. */
   protected readonly takesColumns = computed(() => this.code() !== 'changesInEquity');
@@ -151,16 +122,15 @@ export class SheetPage {
   protected readonly hasHandles = computed(
     () => this.code() !== 'cashFlow' && this.code() !== 'trialBalance',
   );
-  protected readonly budgets = computed(() => this.code() === 'profitAndLoss');
-
-  /** The column that is being changed. */
-  protected readonly changing = signal<number | null>(null);
-  /** What is being said of it. */
-  protected readonly strip = computed(() => {
-    const [at, context] = [this.changing(), this.engine.context()];
-    const spec = at === null ? undefined : this.specs()[at];
-    return at === null || spec === undefined || context === null ? null : { at, spec, context };
+  /** Standard statements of which one’s own can be made. */
+  private readonly statement = computed<StatementCode | null>(() => {
+    const code = this.code();
+    return code === 'profitAndLoss' || code === 'balanceSheet' ? code : null;
   });
+  protected readonly mayLayOut = computed(
+    () => this.statement() !== null && this.rights.may('change'),
+  );
+
   private readonly open = signal<ReadonlyMap<RowKey, boolean>>(new Map());
   /** The line whose kind is being chosen. */
   protected readonly kindOf = signal<RowKey | null>(null);
@@ -200,7 +170,7 @@ export class SheetPage {
       sheet: this.code(),
       first: period.first,
       last: period.last,
-      columns: columnsAsText(this.asked()),
+      columns: this.columnsShown.text(),
       depth: this.depthCode(),
       zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
       ...this.openAndClosed(),
@@ -218,7 +188,7 @@ export class SheetPage {
       afterNextRender(() => takeField(host), { injector });
     });
     effect(() => {
-      const specs = this.specs();
+      const specs = this.columnsShown.specs();
       if (specs.length === 0) return;
       this.engine.wish.set({
         sheet: this.code(),
@@ -263,44 +233,28 @@ export class SheetPage {
     this.show({ depth });
   }
 
-  protected showSet(set: string): void {
-    if (set === OWN) return;
-    this.changing.set(null);
-    this.show({ columns: set === 'plain' ? null : set });
-  }
-
-  private showColumns(specs: readonly ColumnSpec[]): void {
-    this.show({ columns: columnsAsText(specs) });
-  }
-
-  protected changeColumn(at: number): void {
-    this.changing.update((before) => (before === at ? null : at));
-  }
-
   protected addColumn(): void {
-    const specs = this.specs();
-    if (specs.length >= COLUMN_LIMIT)
-      return this.notice.set(
-        $localize`${COLUMN_LIMIT}:limit: columns are all that fit beside one another.`,
-      );
-    this.changing.set(specs.length);
-    this.showColumns([...specs, { is: 'amounts', words: 'a year before' }]);
-  }
-
-  protected putColumn(at: number, spec: ColumnSpec): void {
-    this.showColumns(this.specs().map((one, index) => (index === at ? spec : one)));
+    if (!this.columnsShown.add()) this.notice.set(columnsFullWords());
   }
 
   protected removeColumn(at: number): void {
-    const left = withoutColumn(this.specs(), at);
-    this.changing.set(null);
-    if (left.length === 0) this.show({ columns: null });
-    else this.showColumns(left);
+    this.columnsShown.remove(at);
     this.lines()?.focus();
   }
 
+  /** Makes a layout of the client’s own of what is shown, and goes there. */
+  protected async layOut(): Promise<void> {
+    const statement = this.statement();
+    if (statement === null) return;
+    const begun = beginOwn(this.proposed.chart(), statement);
+    const columns = this.columnsShown.text();
+    const id = await this.layouts.begin({ ...begun, columns, name: ownName(begun.name) });
+    if (id !== null)
+      void this.router.navigate(['/clients', this.clientId(), 'statements', 'own', id]);
+  }
+
   protected closeStrip(): void {
-    this.changing.set(null);
+    this.columnsShown.changing.set(null);
     this.lines()?.focus();
   }
 
@@ -318,8 +272,9 @@ export class SheetPage {
       case 'kind':
         if (this.mayChange() && sectionAndAccountOf(key)?.accountId != null) this.kindOf.set(key);
         return;
-      default:
-        this.propose(key, (line) => planLineStep(this.proposed.chart(), line, does));
+      case 'up':
+      case 'down':
+        return this.propose(key, (line) => planLineStep(this.proposed.chart(), line, does));
     }
   }
 

@@ -1,14 +1,17 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SHEET_CODES } from '@iunctus/core';
+import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { SHEET_WORDS } from '../../shared/words/statement-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { ClientLayouts } from '../model/client-layouts';
 
 /** Every statement of a client, as it will be handed over. */
 @Component({
   selector: 'iu-statements-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [ReadingNoteComponent, RouterLink, RouterLinkActive, RouterOutlet],
+  providers: [ClientLayouts],
   template: `
     <main>
       <h1 i18n class="visually-hidden">Statements</h1>
@@ -23,6 +26,23 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
               [ariaCurrentWhenActive]="'page'"
               >{{ sheet.words }}</a
             >
+          }
+          <h2 i18n class="next">Laid out by hand</h2>
+          <iu-reading-note [of]="layouts.read" />
+          @for (one of layouts.all(); track one.id) {
+            <a
+              class="own"
+              dir="auto"
+              [routerLink]="['own', one.id]"
+              routerLinkActive="on"
+              [ariaCurrentWhenActive]="'page'"
+              [title]="one.layout.name"
+              >{{ one.layout.name }}</a
+            >
+          } @empty {
+            <p i18n class="muted">
+              “Own layout”, on the profit and loss or the balance sheet, begins one.
+            </p>
           }
           <h2 i18n class="next">Together</h2>
           <a
@@ -77,6 +97,17 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
       color: var(--ink-2);
       text-decoration: none;
     }
+    nav p {
+      margin: 0;
+      padding: 0 18px;
+      font-size: 12px;
+    }
+    .own {
+      overflow: hidden;
+      flex: none;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
     nav a:hover {
       color: var(--ink);
     }
@@ -109,7 +140,8 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
         padding: 5px 8px;
         white-space: nowrap;
       }
-      h2 {
+      h2,
+      nav p {
         display: none;
       }
     }
@@ -117,5 +149,6 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 })
 export class StatementsPage {
   protected readonly proposed = inject(ProposedChart);
+  protected readonly layouts = inject(ClientLayouts);
   protected readonly sheets = SHEET_CODES.map((code) => ({ code, words: SHEET_WORDS[code] }));
 }

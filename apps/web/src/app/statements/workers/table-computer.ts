@@ -109,10 +109,11 @@ export const createTableComputer = (): ((message: TableMessage) => TableResult |
       (openings.length > 0 && track !== before.track);
     if (others) books = booksOf(state);
     if (books === null || context === null || wish === null) return null;
-    const { sheet, columns, depth, zeroLines, open, proposed } = wish;
+    const { sheet, columns, depth, zeroLines, open, proposed, layout } = wish;
+    const own = layout === undefined ? {} : { layout };
     const options = { depth, zeroLines, open: new Map(open) };
     const tableOver = (chart: Chart, over: TableBooks): StatementTable =>
-      buildTable({ chart, books: over, options }, { sheet, columns, context });
+      buildTable({ chart, books: over, options }, { sheet, columns, context, ...own });
     const adopted = (): StatementTable => tableOver(track.base, (books as Books).posted);
     if (!proposed) return { table: adopted(), moved: {} };
     const table = tableOver(proposedChart(track), books.proposed);

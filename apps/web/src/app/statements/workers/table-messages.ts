@@ -3,6 +3,7 @@ import type {
   ColumnSpec,
   Minor,
   MonthlyAmounts,
+  OwnLayout,
   PendingOpening,
   PeriodContext,
   ProposalStep,
@@ -21,6 +22,8 @@ export interface TableWish {
   readonly open: readonly (readonly [RowKey, boolean])[];
   /** As proposed, or as last adopted. */
   readonly proposed: boolean;
+  /** Rows as the client laid them out; those of the standard statement where there is none. */
+  readonly layout?: OwnLayout;
 }
 
 /** What the page tells the worker. Every message is answered by one result, once there is something to show. */
