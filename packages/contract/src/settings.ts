@@ -21,9 +21,21 @@ import { Amount, DateText, Id, textUpTo } from './text';
 const Text = textUpTo(SETTING_TEXT_LIMIT);
 const PAYEE_BOX_CODES = Object.keys(PAYEE_BOXES) as [PayeeBox, ...PayeeBox[]];
 
-const Budget = v.variant('per', [
+const ofYear = [
   v.strictObject({ per: v.literal('year'), amount: Amount }),
   v.strictObject({ per: v.literal('month'), amounts: v.pipe(v.array(Amount), v.length(12)) }),
+] as const;
+const YearBudget = v.variant('per', [...ofYear]);
+const Budget = v.variant('per', [
+  ...ofYear,
+  v.strictObject({
+    per: v.literal('years'),
+    every: v.nullable(YearBudget),
+    years: v.pipe(
+      v.record(v.pipe(v.string(), v.regex(/^\d{4}$/)), YearBudget),
+      v.check((years) => Object.keys(years).length <= 50, 'are more than fifty years'),
+    ),
+  }),
 ]);
 
 /** A line of a return and its copy. */

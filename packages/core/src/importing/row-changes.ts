@@ -1,5 +1,6 @@
 import type { Account, AccountId, Role } from '../chart/account';
 import type { CalendarDate } from '../dates/calendar-date';
+import { withBudgetOfEvery } from '../ledger/budgets';
 import { isOffered } from '../settings/rules';
 import type { Minor } from '../money/minor';
 import type { Operation } from '../operations/operation';
@@ -52,14 +53,18 @@ const retiredChange = (
   return [{ field: 'retired', from: retiredOn ?? '', to: retired === 'open' ? '' : retired, operation }];
 }; // prettier-ignore
 
-const yearly = ({ settings: { budget } }: Account): Minor | null =>
-  budget?.per === 'year' ? budget.amount : null;
+/** What is expected in every year, where that is one amount. */
+const yearly = ({ settings: { budget } }: Account): Minor | null => {
+  const every = budget?.per === 'years' ? budget.every : budget;
+  return every?.per === 'year' ? every.amount : null;
+};
 
 /** A budget as a person reads it; no operation where the account keeps none. */
 export const budgetChange = (account: Account, budget: Minor | null): readonly WishedChange[] => {
   const former = yearly(account);
   if (budget === null || budget === former || !isOffered(account, 'budget')) return [];
-  const value = { per: 'year', amount: budget } as const;
+  // Years that have a budget of their own keep it.
+  const value = withBudgetOfEvery(account.settings.budget, { per: 'year', amount: budget });
   const operation: Operation = { type: 'changeSetting', id: account.id, setting: 'budget', value };
   return [{ field: 'budget', from: String(former ?? ''), to: String(budget), operation }];
 };

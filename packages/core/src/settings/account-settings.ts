@@ -30,9 +30,21 @@ export interface SecurityHeld {
 }
 
 /** What is expected of an account in a fiscal year, in minor units, as a person reads it for its kind. */
-export type Budget =
+export type YearBudget =
   | { readonly per: 'year'; readonly amount: Minor }
+  /** By the months of the fiscal year, in their order. */
   | { readonly per: 'month'; readonly amounts: readonly Minor[] };
+
+/** What is expected in every fiscal year, or in single ones. */
+export type Budget =
+  | YearBudget
+  | {
+      readonly per: 'years';
+      /** In years that have none of their own. */
+      readonly every: YearBudget | null;
+      /** By the calendar year in which the fiscal year begins, as “2026”. */
+      readonly years: Readonly<Record<string, YearBudget>>;
+    };
 
 /**
  * What an account is set to. Only what differs from the usual of its kind is there, so that

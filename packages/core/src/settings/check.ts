@@ -30,6 +30,10 @@ const tooLong = (texts: readonly string[]): SettingProblem | null =>
 const wholeOrEmpty = (text: string): boolean => /^\d{0,12}$/.test(text);
 
 const budgetProblem = (budget: Budget): SettingProblem | null => {
+  if (budget.per === 'years') {
+    const each = [...(budget.every === null ? [] : [budget.every]), ...Object.values(budget.years)];
+    return each.map(budgetProblem).find((problem) => problem !== null) ?? null;
+  }
   const amounts = budget.per === 'year' ? [budget.amount] : budget.amounts;
   if (budget.per === 'month' && amounts.length !== 12) return 'monthsMissing';
   return amounts.every(Number.isSafeInteger) ? null : 'amountNotExact';

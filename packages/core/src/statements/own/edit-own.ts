@@ -104,6 +104,9 @@ const insert = (layout: OwnLayout, behind: OwnRowId | null, row: OwnRow): OwnLay
   return withRows(layout, [...rows.slice(0, place), row, ...rows.slice(place)]);
 };
 
+/** What sums up a heading alone. */
+const totalName = (words: string): string => `Total ${words}`;
+
 const group = (layout: OwnLayout, id: OwnRowId, words: string): OwnLayout => {
   const { rows } = layout;
   const at = placeOf(layout, id);
@@ -121,7 +124,7 @@ const group = (layout: OwnLayout, id: OwnRowId, words: string): OwnLayout => {
       type: 'sum',
       id: nextRowId(layout, 1),
       level,
-      words: `Total ${words}`,
+      words: totalName(words),
       of: [heading],
       shows,
       final: false,
@@ -143,6 +146,22 @@ const pick = (layout: OwnLayout, id: OwnRowId, accountId: AccountId): OwnLayout 
   return emptied.reduce(remove, withRows(layout, rows));
 };
 
+/** Puts a row in the place of the one with its id; a sum that is called after its heading goes on to be. */
+const change = (layout: OwnLayout, changed: OwnRow): OwnLayout => {
+  const before = layout.rows.find(({ id }) => id === changed.id);
+  const renamed = (row: OwnRow): OwnRow => {
+    if (row.type !== 'sum' || before?.type !== 'heading' || changed.type !== 'heading') return row;
+    const isOfIt = row.of.length === 1 && row.of[0] === changed.id;
+    return isOfIt && row.words === totalName(before.words)
+      ? { ...row, words: totalName(changed.words) }
+      : row;
+  };
+  return withRows(
+    layout,
+    layout.rows.map((row) => (row.id === changed.id ? changed : renamed(row))),
+  );
+};
+
 /** Does something to a layout; what was complete has to be found complete again. */
 export const editOwn = (layout: OwnLayout, gesture: OwnGesture): OwnLayout => {
   switch (gesture.does) {
@@ -151,10 +170,7 @@ export const editOwn = (layout: OwnLayout, gesture: OwnGesture): OwnLayout => {
     case 'indent':
       return indent(layout, gesture.id, gesture.by);
     case 'change':
-      return withRows(
-        layout,
-        layout.rows.map((row) => (row.id === gesture.row.id ? gesture.row : row)),
-      );
+      return change(layout, gesture.row);
     case 'remove':
       return remove(layout, gesture.id);
     case 'insert':

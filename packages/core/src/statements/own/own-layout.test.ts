@@ -139,6 +139,10 @@ describe('a layout of the client’s own', () => {
     const rows = written(tableOf(layout));
     expect(rows).toEqual(expect.arrayContaining(['·Cars –', '··Fuel 20', '·Total Cars 20']));
     expect(rows.at(-1)).toBe('Net profit 110');
+    const heading = rowCalled(layout, 'Cars');
+    if (heading.type !== 'heading') throw new Error('no heading');
+    const renamed = edited(layout, { does: 'change', row: { ...heading, words: 'Vans' } });
+    expect(written(tableOf(renamed))).toContain('·Total Vans 20');
   });
 
   it('says a row as part of another, and how far that moved in points', () => {

@@ -84,6 +84,14 @@ const dimensionWords = (uses: readonly DimensionUse[], charts: readonly Chart[])
 
 /** What a budget comes to in a year, in words. */
 export const budgetWords = (budget: Budget, currency: string): string => {
+  if (budget.per === 'years') {
+    const years = Object.entries(budget.years).map(
+      ([year, own]) => $localize`${budgetWords(own, currency)}:budget: for ${year}:year:`,
+    );
+    return [...(budget.every === null ? [] : [budgetWords(budget.every, currency)]), ...years].join(
+      '; ',
+    );
+  }
   const total = budget.per === 'year' ? budget.amount : sum(budget.amounts);
   return $localize`${formatAmount(total, { currency, zero: '0.00' })} a year${budget.per === 'month' ? $localize`, by month` : ''}`;
 };

@@ -12,8 +12,10 @@ import {
   parseAmount,
   spreadEvenly,
   sum,
+  withBudgetOfEvery,
   type Budget,
   type Minor,
+  type YearBudget,
 } from '@iunctus/core';
 import { MONTH_NAMES } from '../../../shared/words/period-words';
 import { ProposedChart } from '../../../workspace/model/proposed-chart';
@@ -25,7 +27,7 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
   template: `
     <div class="year">
       <label class="field">
-        <span i18n>For a year</span>
+        <span i18n>For every year</span>
         <input
           class="text amount"
           inputmode="decimal"
@@ -39,7 +41,7 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
         i18n
         class="button small"
         type="button"
-        [disabled]="budget() === null"
+        [disabled]="yearly() === null"
         (click)="toggle()"
       >
         @if (monthly() === null) {
@@ -49,6 +51,9 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
         }
       </button>
     </div>
+    @if (ownYears() !== '') {
+      <p i18n class="muted">Of their own: {{ ownYears() }}, set under Statements, Budget.</p>
+    }
     @if (monthly(); as amounts) {
       <div class="months">
         @for (amount of amounts; track $index) {
@@ -106,12 +111,22 @@ export class BudgetSettingComponent {
   readonly changed = output<Budget | null>();
   protected readonly wrong = signal('');
 
-  protected readonly monthly = computed(() => {
+  /** What is expected in years that have no budget of their own. */
+  private readonly every = computed<YearBudget | null>(() => {
     const budget = this.budget();
+    return budget?.per === 'years' ? budget.every : budget;
+  });
+  /** The years that have one. */
+  protected readonly ownYears = computed(() => {
+    const budget = this.budget();
+    return budget?.per === 'years' ? Object.keys(budget.years).sort().join(', ') : '';
+  });
+  protected readonly monthly = computed(() => {
+    const budget = this.every();
     return budget?.per === 'month' ? budget.amounts : null;
   });
   protected readonly yearly = computed<Minor | null>(() => {
-    const budget = this.budget();
+    const budget = this.every();
     if (budget === null) return null;
     return budget.per === 'year' ? budget.amount : sum(budget.amounts);
   });
@@ -126,16 +141,16 @@ export class BudgetSettingComponent {
 
   protected setYear(typed: Event): void {
     const text = (typed.target as HTMLInputElement).value.trim();
-    if (text === '') return this.changed.emit(null);
+    if (text === '') return this.give(null);
     const amount = this.read(text);
-    if (amount !== null) this.changed.emit({ per: 'year', amount });
+    if (amount !== null) this.give({ per: 'year', amount });
   }
 
   protected setMonth(index: number, typed: Event): void {
     const amount = this.read((typed.target as HTMLInputElement).value.trim() || '0');
     const amounts = this.monthly();
     if (amount === null || amounts === null) return;
-    this.changed.emit({
+    this.give({
       per: 'month',
       amounts: amounts.map((one, at) => (at === index ? amount : one)),
     });
@@ -143,9 +158,12 @@ export class BudgetSettingComponent {
 
   protected toggle(): void {
     const amount = this.yearly() ?? 0;
-    if (this.monthly() === null)
-      this.changed.emit({ per: 'month', amounts: spreadEvenly(amount, 12) });
-    else this.changed.emit({ per: 'year', amount });
+    if (this.monthly() === null) this.give({ per: 'month', amounts: spreadEvenly(amount, 12) });
+    else this.give({ per: 'year', amount });
+  }
+
+  private give(every: YearBudget | null): void {
+    this.changed.emit(withBudgetOfEvery(this.budget() ?? undefined, every));
   }
 
   private read(text: string): Minor | null {
