@@ -30,7 +30,7 @@ const SERVER_LAYERS = [
   ['backups', 'balances', 'layouts', 'ledger', 'openings', 'proposals', 'routes', 'splits'],
   ['adopting', 'reviews'],
   ['benches'],
-  ['demo', 'exports'],
+  ['demo', 'exports', 'fronts'],
   ['endpoints'],
   ['lanes'],
   ['http'],

@@ -7,6 +7,7 @@ import { ExportQuery } from './exports';
 import { IndustriesAnswer, IndustriesQuery } from './industry';
 import * as kept from './kept-chart';
 import { KindLesson, KindLessonsAnswer } from './kind-lesson';
+import * as front from './front';
 import * as layouts from './layout';
 import * as ledger from './ledger';
 import { KnownList, KnownListsAnswer } from './known-list';
@@ -70,6 +71,8 @@ export const ENDPOINTS = {
   clients: { method: 'get', path: '/clients', summary: 'The clients that are open to one', may: 'lookOn', answer: client.ClientsAnswer },
   addClient: { method: 'post', path: '/clients', summary: 'Add a client', may: 'keepClients', request: client.NewClientRequest, answer: client.ClientAnswer },
   client: { method: 'get', path: CLIENT, summary: 'One client', may: 'lookOn', answer: client.ClientAnswer },
+  figures: { method: 'get', path: `${CLIENT}/figures`, summary: 'What the books came to last', may: 'readAll', answer: front.FiguresAnswer },
+  findAccounts: { method: 'get', path: '/accounts', summary: 'Accounts of all clients by number and name', may: 'readAll', query: front.FindAccountsQuery, answer: front.FoundAccountsAnswer },
   overview: { method: 'get', path: `${CLIENT}/overview`, summary: 'The chart as adopted, for somebody who looks on', may: 'lookOn', answer: bench.OverviewAnswer },
   changeClient: { method: 'put', path: CLIENT, summary: 'Say anew what a client is called and is', may: 'keepClients', request: client.ClientChange, answer: client.ClientAnswer },
   putClientAway: { method: 'post', path: `${CLIENT}/put-away`, summary: 'Put a client away; it keeps everything', may: 'keepClients', answer: client.ClientAnswer },

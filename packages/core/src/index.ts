@@ -86,6 +86,8 @@ export * from './statements/sheets';
 export { layoutOf } from './statements/definitions/all-statements';
 export * from './statements/names';
 export * from './statements/row-look';
+export * from './statements/strands';
+export * from './text/catch-all';
 export * from './statements/own/own-layout';
 export { ownLineWords, type OwnSheetRow } from './statements/own/own-rows';
 export * from './statements/own/own-places';

@@ -14,6 +14,8 @@ import { postOpeningOf } from '../openings/openings.service';
 import { overviewOf } from '../overviews/overview.service';
 import { idIn, numberIn } from '../problems/read-request';
 import { problem } from '../problems/problem';
+import { figuresOf } from '../fronts/figures.service';
+import { findAccounts } from '../fronts/found-accounts.service';
 import { findIndustries } from '../industries/industries.service';
 import {
   keepChartOf,
@@ -129,6 +131,8 @@ export const HANDLERS: Handlers = {
   clients: ({ pool }, { viewer }) => listClients(pool, viewer),
   addClient: ({ pool }, { viewer, body }) => addClient(pool, viewer, body),
   client: ({ pool }, call) => clientOf(pool, call.viewer, clientIn(call)),
+  figures: ({ pool }, call) => figuresOf(pool, call.viewer, clientIn(call)),
+  findAccounts: ({ pool }, { viewer, query }) => findAccounts(pool, viewer, query),
   overview: ({ pool }, call) => overviewOf(pool, call.viewer, clientIn(call)),
   changeClient: ({ pool }, call) =>
     changeClient(pool, call.viewer, { clientId: clientIn(call), request: call.body }),

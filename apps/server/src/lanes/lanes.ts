@@ -10,6 +10,8 @@ type Lane = 'quick' | 'long';
 const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   bench: 'quick',
   overview: 'quick',
+  figures: 'quick',
+  findAccounts: 'quick',
   balances: 'quick',
   monthly: 'quick',
   monthlyByValue: 'quick',

@@ -4,13 +4,14 @@ import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } fro
 import {
   ArrowLeftRight,
   BookOpenText,
+  Building2,
+  ChartColumn,
   Hash,
   History,
   ListTree,
-  ReceiptText,
   LucideAngularModule,
+  ReceiptText,
   Signpost,
-  Building2,
   Users,
 } from 'lucide-angular';
 import { filter, map } from 'rxjs';
@@ -51,6 +52,7 @@ export class AppComponent {
   protected readonly icons = {
     clients: Building2,
     people: Users,
+    front: ChartColumn,
     chart: ListTree,
     numbers: Hash,
     statements: ReceiptText,

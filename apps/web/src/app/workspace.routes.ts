@@ -29,6 +29,11 @@ export const WORKSPACE_ROUTES: Routes = [
     loadComponent: () => import('./workspace/pages/client.page').then((m) => m.ClientPage),
     children: [
       {
+        path: 'front',
+        title: 'Front page · Iunctus',
+        loadComponent: () => import('./statements/pages/front.page').then((m) => m.FrontPage),
+      },
+      {
         path: 'chart',
         title: 'Chart · Iunctus',
         loadComponent: () => import('./bench/pages/bench.page').then((m) => m.BenchPage),

@@ -8,6 +8,11 @@ export const STATEMENTS_ROUTES: Routes = [
     loadComponent: () => import('./pages/packet.page').then((m) => m.PacketPage),
   },
   {
+    path: 'budget',
+    title: 'Budget · Iunctus',
+    loadComponent: () => import('./pages/budget.page').then((m) => m.BudgetPage),
+  },
+  {
     path: 'own/:layoutId',
     title: 'Own layout · Iunctus',
     loadComponent: () => import('./pages/own.page').then((m) => m.OwnPage),

@@ -8,6 +8,7 @@ import {
   type ElementRef,
   inject,
   Injector,
+  input,
   signal,
   untracked,
   viewChild,
@@ -113,6 +114,8 @@ export class BenchPage {
   private readonly injector = inject(Injector);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
+  /** The account on which the cursor is put first, from the address. */
+  readonly account = input<string>();
   private readonly tree = viewChild(ChartTreeComponent);
   private readonly statementSheet = viewChild(StatementSheetComponent);
   private readonly filterField = viewChild<ElementRef<HTMLInputElement>>('filterField');
@@ -171,6 +174,11 @@ export class BenchPage {
   });
 
   constructor() {
+    effect(() => {
+      const id = this.account();
+      if (id === undefined || !this.proposed.ready()) return;
+      untracked(() => this.view.goTo(id));
+    });
     // The statement follows the cursor over the line between the two; a choice by hand holds until then.
     effect(() => {
       const own = this.ownStatement();

@@ -1,29 +1,47 @@
 import { addressOf } from '../../shared/api/api.service';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { ClientAnswer, ClientChange, NewClientRequest } from '@iunctus/contract';
+import type {
+  ClientAnswer,
+  ClientChange,
+  FiguresAnswer,
+  NewClientRequest,
+} from '@iunctus/contract';
+import { formatAmount, type Minor } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { industryWords, legalFormWords } from '../../shared/words/client-words';
-import { momentWords, MONTH_NAMES } from '../../shared/words/period-words';
+import { longMonth, momentWords, MONTH_NAMES } from '../../shared/words/period-words';
 import { Rights } from '../../session/state/rights';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ClientsPageActions } from '../state/clients.actions';
 import { clientsFeature } from '../state/clients.feature';
 import { ClientFormComponent } from '../components/client-form.component';
+import { FindAccountComponent } from '../components/find-account.component';
+import { ClientFigures } from '../model/client-figures';
+
+type Figures = NonNullable<FiguresAnswer>;
 
 /** The practice's front page: every client, and what is pending there. */
 @Component({
   selector: 'iu-clients-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ClientFormComponent, FocusFirstDirective, RouterLink, ProblemNoteComponent],
+  imports: [
+    ClientFormComponent,
+    FindAccountComponent,
+    FocusFirstDirective,
+    RouterLink,
+    ProblemNoteComponent,
+  ],
+  providers: [ClientFigures],
   templateUrl: './clients.page.html',
   styleUrl: './clients.page.css',
 })
 export class ClientsPage {
   private readonly store = inject(Store);
   protected readonly rights = inject(Rights);
+  protected readonly figures = inject(ClientFigures);
   protected readonly all = this.store.selectSignal(clientsFeature.selectClients);
   protected readonly clients = computed(() => this.all().filter((one) => one.putAwayAt === null));
   protected readonly away = computed(() => this.all().filter((one) => one.putAwayAt !== null));
@@ -43,6 +61,10 @@ export class ClientsPage {
 
   constructor() {
     this.store.dispatch(ClientsPageActions.opened());
+    effect(() => {
+      const posted = this.clients().filter(({ latestMonth }) => latestMonth !== null);
+      if (this.rights.may('readAll')) this.figures.of.set(posted.map(({ id }) => id));
+    });
   }
 
   protected open(clientId: string | null): void {
@@ -72,6 +94,19 @@ export class ClientsPage {
   protected describe(client: ClientAnswer): string {
     const year = MONTH_NAMES[client.fiscalYearStart - 1] ?? '';
     return $localize`${legalFormWords(client.legalForm, client.country)} · ${industryWords(client.industry)} · year from ${year}`;
+  }
+
+  private amount({ currency }: ClientAnswer, amount: Minor): string {
+    return `${formatAmount(amount, { currency, zero: '0' })} ${currency}`;
+  }
+
+  protected profit(client: ClientAnswer, { netProfit }: Figures): string {
+    return $localize`Net profit ${this.amount(client, netProfit)}:amount:`;
+  }
+
+  protected moreFigures(client: ClientAnswer, { month, revenue, cash }: Figures): string {
+    const amounts = $localize`revenue ${this.amount(client, revenue)}:amount:, cash ${this.amount(client, cash)}:cash:`;
+    return $localize`The year to ${longMonth(month)}:month:: ${amounts}:amounts:`;
   }
 
   protected adopted({ chart }: ClientAnswer): string {

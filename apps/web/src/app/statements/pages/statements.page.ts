@@ -27,6 +27,9 @@ import { ClientLayouts } from '../model/client-layouts';
               >{{ sheet.words }}</a
             >
           }
+          <a i18n routerLink="budget" routerLinkActive="on" [ariaCurrentWhenActive]="'page'"
+            >Budget</a
+          >
           <h2 i18n class="next">Laid out by hand</h2>
           <iu-reading-note [of]="layouts.read" />
           @for (one of layouts.all(); track one.id) {

@@ -11,6 +11,7 @@ import type { TreeAction } from './tree-action';
 
 /** A place of a client, by the last part of its address. */
 export type PlaceName =
+  | 'front'
   | 'chart'
   | 'numbers'
   | 'outline'
@@ -19,6 +20,7 @@ export type PlaceName =
   | 'statements/cashFlow'
   | 'statements/changesInEquity'
   | 'statements/trialBalance'
+  | 'statements/budget'
   | 'statements/packet'
   | 'ledger/journal'
   | 'ledger/new'
@@ -105,6 +107,7 @@ export const COMMANDS: readonly Command[] = [
     action: { type: 'sheet', sheet: 'dimensions' },
   }),
   other($localize`Show all keys`, '?', { type: 'tree', action: { type: 'sheet', sheet: 'keys' } }),
+  place($localize`Go to the front page: figures and pictures`, 'front'),
   place($localize`Go to the chart`, 'chart'),
   place($localize`Go to numbers: plan and renumbering`, 'numbers'),
   place($localize`Go to the outline: many accounts at once`, 'outline'),
@@ -113,6 +116,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Statement: cash flow`, 'statements/cashFlow'),
   place($localize`Statement: changes in equity`, 'statements/changesInEquity'),
   place($localize`Statement: trial balance`, 'statements/trialBalance'),
+  place($localize`Budgets: what is expected, month by month`, 'statements/budget'),
   place($localize`Print a packet of statements`, 'statements/packet'),
   place($localize`New journal entry`, 'ledger/new'),
   place($localize`Go to the ledger: journal of entries`, 'ledger/journal'),

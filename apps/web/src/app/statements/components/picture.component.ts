@@ -1,0 +1,163 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
+import { formatAmount, minorDigits, type Minor } from '@iunctus/core';
+import type ApexCharts from 'apexcharts';
+import type { ApexOptions } from 'apexcharts';
+import { ThemeService } from '../../shared/theme/theme.service';
+
+/** Amounts of one thing in a picture. */
+export interface PictureSeries {
+  readonly name: string;
+  readonly amounts: readonly Minor[];
+}
+
+/** A point of a picture that was chosen: which series, and which of its amounts. */
+export interface PicturePoint {
+  readonly series: number;
+  readonly at: number;
+}
+
+/** How amounts are drawn: beside one another, on one another, as lines, lying. */
+export type PictureSort = 'columns' | 'stacked' | 'lines' | 'bars';
+
+/** The colours of series, in their order; each stands apart from its neighbours in light and dark. */
+const COLOURS = [
+  '--amount-full',
+  '--amber',
+  '--asset',
+  '--expense',
+  '--revenue',
+  '--liability',
+  '--ink-3',
+];
+
+/** “Jan ’26” with the year below, where the year begins and at the start. */
+const inTwoLines = (label: string, at: number): string[] => {
+  const [month = '', year = ''] = label.split(' ');
+  return [month, at === 0 || month === 'Jan' ? year : ''];
+};
+
+const HEIGHT = 220;
+const LYING_ROW = 44;
+
+/** Amounts as a picture; a point opens what it is made of. Its figures stand beside it for those who do not see it. */
+@Component({
+  selector: 'iu-picture',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<div #place></div>`,
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
+  `,
+  host: { role: 'img', '[attr.aria-label]': 'label()' },
+})
+export class PictureComponent {
+  private readonly theme = inject(ThemeService);
+  private readonly place = viewChild.required<ElementRef<HTMLElement>>('place');
+  readonly label = input.required<string>();
+  readonly sort = input.required<PictureSort>();
+  readonly series = input.required<readonly PictureSeries[]>();
+  readonly labels = input.required<readonly string[]>();
+  readonly currency = input.required<string>();
+  readonly chosen = output<PicturePoint>();
+  private chart: ApexCharts | null = null;
+
+  private readonly options = computed<ApexOptions>(() => {
+    const sort = this.sort();
+    const dark = this.theme.dark();
+    const lying = sort === 'bars';
+    const height = lying ? 60 + LYING_ROW * Math.max(this.labels().length, 2) : HEIGHT;
+    return {
+      chart: {
+        type: sort === 'lines' ? 'line' : 'bar',
+        stacked: sort === 'stacked',
+        height,
+        animations: { enabled: false },
+        toolbar: { show: false },
+        parentHeightOffset: 0,
+        zoom: { enabled: false },
+        background: 'transparent',
+        fontFamily: 'inherit',
+        foreColor: this.colour('--ink-2'),
+        events: {
+          dataPointSelection: (_event, _chart, { seriesIndex, dataPointIndex }) =>
+            this.choose(seriesIndex, dataPointIndex),
+          markerClick: (_event, _chart, { seriesIndex, dataPointIndex }) =>
+            this.choose(seriesIndex, dataPointIndex),
+        },
+      },
+      theme: { mode: dark ? 'dark' : 'light' },
+      colors: COLOURS.map((name) => this.colour(name)),
+      series: this.series().map(({ name, amounts }) => ({
+        name,
+        data: amounts.map((amount) => this.major(amount)),
+      })),
+      xaxis: {
+        categories: lying ? [...this.labels()] : this.labels().map(inTwoLines),
+        axisTicks: { show: false },
+        labels: lying
+          ? { formatter: (value) => this.short(Number(value)) }
+          : { rotate: 0, hideOverlappingLabels: false, style: { fontSize: '11px' } },
+      },
+      yaxis: lying ? {} : { labels: { formatter: (value) => this.short(value) } },
+      plotOptions: { bar: { horizontal: lying, columnWidth: '62%', barHeight: '66%' } },
+      stroke: sort === 'lines' ? { width: 2.5, curve: 'straight' } : { width: 0 },
+      markers: { size: sort === 'lines' ? 4 : 0 },
+      dataLabels: { enabled: false },
+      grid: { borderColor: this.colour('--rule-soft') },
+      legend: { position: 'bottom', show: this.series().length > 1 },
+      tooltip: { y: { formatter: (value) => this.long(value) } },
+    };
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
+    afterNextRender(() => void this.draw());
+    effect(() => {
+      const options = this.options();
+      void this.chart?.updateOptions(options, true, false);
+    });
+  }
+
+  private async draw(): Promise<void> {
+    const { default: Chart } = await import('apexcharts');
+    this.chart = new Chart(this.place().nativeElement, this.options());
+    await this.chart.render();
+  }
+
+  private choose(series: number | undefined, at: number | undefined): void {
+    if (series !== undefined && at !== undefined && series >= 0 && at >= 0)
+      this.chosen.emit({ series, at });
+  }
+
+  private colour(name: string): string {
+    return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+  }
+
+  private major(amount: Minor): number {
+    return amount / 10 ** minorDigits(this.currency());
+  }
+
+  private short(value: number): string {
+    return new Intl.NumberFormat('en', { notation: 'compact' }).format(value);
+  }
+
+  private long(value: number): string {
+    const currency = this.currency();
+    const amount = Math.round(value * 10 ** minorDigits(currency));
+    return formatAmount(amount, { currency, zero: '–' });
+  }
+}
