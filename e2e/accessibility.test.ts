@@ -117,6 +117,7 @@ const PLACES: readonly {
       ['changes in equity', 'changesInEquity', 'Total equity'],
       ['the trial balance', 'trialBalance', '1010'],
       ['a packet', 'packet', 'Notes of the preparer'],
+      ['the budget', 'budget', 'Begin with them'],
     ] as const
   ).map(([name, place, sees]) => ({ name, at: `statements/${place}`, sees })),
   {
@@ -129,6 +130,19 @@ const PLACES: readonly {
       await maren.sees('Take out');
     },
   },
+  {
+    name: 'a layout of the client’s own, a row of it being changed',
+    at: 'statements/profitAndLoss',
+    sees: 'Net revenue',
+    then: async (maren) => {
+      await maren.does('Own layout');
+      await maren.sees('Call it complete');
+      await maren.page.focus('[role=grid]');
+      await maren.press('ArrowDown', 'Delete', 'ArrowDown', 's');
+      await maren.sees('Double rule');
+    },
+  },
+  { name: 'the front page', at: 'front', sees: 'Expenses by main account' },
   {
     name: 'a line that is sent to another section',
     at: 'statements/profitAndLoss',

@@ -137,17 +137,36 @@ try {
   await maren.type('1010');
   await maren.press('Tab', 'Tab');
   await maren.sees('Draft kept');
-  await picture('entry');
   await maren.tabTo('Drop this draft');
   await maren.press('Enter');
   await maren.sees('Interest on the reserve');
   await page.goto(page.url().replace('/ledger/journal', '/chart'));
   await maren.hasChart();
-  await maren.goTo('1010');
-  await maren.press('l');
-  await maren.sees('Supplier bills paid');
-  await picture('register');
 
+  await page.goto(page.url().replace('/chart', '/front'));
+  await page.waitForSelector('iu-picture path[val]');
+  await picture('front');
+  await page.goto(page.url().replace('/front', '/statements/budget'));
+  await maren.tabTo('Last year’s amounts and');
+  await maren.press('Control+a');
+  await maren.type('5');
+  await maren.does('Begin with them');
+  await maren.sees('155,551.17');
+  await page.focus('table[role=grid]');
+  await picture('budget');
+  await maren.press('Control+z');
+  await page.goto(page.url().replace('/budget', '/profitAndLoss?columns=yearBefore'));
+  await maren.sees('Net revenue');
+  await maren.does('Own layout');
+  await maren.sees('Call it complete');
+  await page.focus('[role=grid]');
+  await maren.press(...Array.from({ length: 11 }, () => 'ArrowDown'), 'r');
+  await page.waitForSelector('iu-row-strip input:focus');
+  await maren.type('Gross margin');
+  await maren.press('Tab');
+  await picture('own-layout');
+  await page.goto(page.url().replace(/\/statements\/.*/, '/chart'));
+  await maren.hasChart();
   const routes = page.url().replace(/\/ledger\/.*/, '/routes');
   await page.goto(`${routes}/lines`);
   for (let told = false; !told;) {
@@ -181,10 +200,6 @@ try {
   await maren.press('Enter');
   await maren.sees('Every revision of the chart.');
   await picture('history');
-
-  await page.goto(`${application.address}/people`);
-  await maren.sees('Restricted accounts stay hidden');
-  await picture('people');
 
   await open('Kestrel Lane Cider Works');
   await maren.hasChart();

@@ -43,7 +43,7 @@ describe('setting up an account, by keyboard alone', () => {
     await openSheet('6110');
     await maren.tabTo('Statements and budget');
     await maren.press('Enter');
-    await maren.tabTo('For a year');
+    await maren.tabTo('For every year');
     await maren.type('26,000.05');
     await maren.press('Tab');
     await maren.tabTo('By month');

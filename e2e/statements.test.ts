@@ -1,6 +1,7 @@
 import parsePdf from 'pdf-parse';
 import { openBench, type AtTheBench } from './support/bench';
 import type { Bookkeeper } from './support/bookkeeper';
+import { fileBehind, StatementLines } from './support/statement-lines';
 
 const CIDER = 'Kestrel Lane Cider Works';
 
@@ -10,45 +11,13 @@ describe('statements, by keyboard', () => {
   beforeAll(async () => {
     bench = await openBench(CIDER);
     maren = bench.maren;
+    lines = new StatementLines(maren);
   });
   afterAll(() => bench.leave());
 
-  /** The lines as they are read: words, then each cell. */
-  const lines = (): Promise<string[][]> =>
-    maren.page.$$eval('[role=grid] [role=row]', (rows) =>
-      rows.map((row) =>
-        [...row.querySelectorAll<HTMLElement>('[role=gridcell]')].map((cell) =>
-          cell.innerText.replace(/\s+/g, ' ').trim(),
-        ),
-      ),
-    );
-  const shows = async (words: string, ...cells: readonly string[]): Promise<void> => {
-    await maren.page.waitForFunction(
-      (wanted) =>
-        [...document.querySelectorAll('[role=grid] [role=row]')].some((row) => {
-          const [name = '', ...others] = [...row.querySelectorAll('[role=gridcell]')].map((cell) =>
-            (cell as HTMLElement).innerText.replace(/\s+/g, ' ').trim(),
-          );
-          return name.startsWith(wanted[0] ?? '') && wanted.slice(1).every((cell, at) => others[at] === cell);
-        }),
-      {},
-      [words, ...cells],
-    ); // prettier-ignore
-  };
-  const goToLine = async (words: string): Promise<void> => {
-    await maren.page.waitForSelector('[role=grid] [role=row]');
-    await maren.page.focus('[role=grid]');
-    await maren.press('Home');
-    for (let count = 0; count < 80; count += 1) {
-      const at = await maren.page.$eval(
-        '[role=row].picked',
-        (row) => row.textContent?.trim() ?? '',
-      );
-      if (at.startsWith(words)) return;
-      await maren.press('ArrowDown');
-    }
-    throw new Error(`no line is called “${words}”`);
-  };
+  let lines: StatementLines;
+  const shows = (words: string, ...cells: readonly string[]) => lines.shows(words, ...cells);
+  const goToLine = (words: string) => lines.goTo(words);
 
   it('begin with the profit and loss of the period, which agrees with the trial balance', async () => {
     await maren.command('statement profit and loss');
@@ -128,7 +97,7 @@ describe('statements, by keyboard', () => {
   it('turn the result into cash, and end with what the banks hold', async () => {
     await maren.command('statement cash flow');
     await shows('Cash from operating activities');
-    const end = (await lines()).length;
+    const end = (await lines.all()).length;
     expect(end).toBeGreaterThan(5);
     await maren.press('End');
     await maren.sees('Cash at the end');
@@ -138,12 +107,7 @@ describe('statements, by keyboard', () => {
   it('are printed as they stand', async () => {
     await maren.command('statement profit and loss');
     await shows('Net revenue', '120,417.89');
-    const address = await maren.page.$eval('a[href*="statement-pdf"]', (link) => (link).href);
-    const bytes = await maren.page.evaluate(async (from) => {
-      const answer = await fetch(from);
-      return [...new Uint8Array(await answer.arrayBuffer())];
-    }, address);
-    const { text } = await parsePdf(Buffer.from(bytes));
+    const { text } = await parsePdf(await fileBehind(maren, 'a[href*="statement-pdf"]'));
     for (const word of ['Kestrel Lane Cider Works', 'Profit and loss', 'July to October 2026', '120,417.89', 'Revision 4', '1 of 2'])
       expect(text).toContain(word);
   }); // prettier-ignore
@@ -153,12 +117,7 @@ describe('statements, by keyboard', () => {
     await maren.sees('A packet of statements');
     await maren.tabTo('Notes of the preparer');
     await maren.type('Stock was counted on October 31.');
-    const address = await maren.page.$eval('a[href*="packet-pdf"]', (link) => link.getAttribute('href') ?? '');
-    const bytes = await maren.page.evaluate(async (from) => {
-      const answer = await fetch(from);
-      return [...new Uint8Array(await answer.arrayBuffer())];
-    }, address);
-    const { text } = await parsePdf(Buffer.from(bytes));
+    const { text } = await parsePdf(await fileBehind(maren, 'a[href*="packet-pdf"]'));
     for (const word of ['Total equity', 'Cash at the end', 'Net profit', 'Total assets', 'Stock was counted on October 31.'])
       expect(text).toContain(word);
   }); // prettier-ignore
