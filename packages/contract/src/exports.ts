@@ -17,6 +17,8 @@ export const ExportQuery = v.pipe(
     sheets: v.optional(v.pipe(v.string(), v.maxLength(1000))),
     notes: v.optional(v.pipe(v.string(), v.maxLength(2000))),
     columns: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+    /** Whether in plain words. */
+    plain: v.optional(v.picklist(['yes', 'no'])),
     depth: v.optional(v.picklist(DEPTH_CODES)),
     zero: v.optional(v.picklist(['yes', 'no'])),
     /** Keys of lines that are open, and closed, whatever the depth; with commas between. */

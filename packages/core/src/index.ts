@@ -86,6 +86,8 @@ export * from './statements/sheets';
 export { layoutOf } from './statements/definitions/all-statements';
 export * from './statements/names';
 export * from './statements/row-look';
+export * from './statements/row-name';
+export * from './statements/terms/terms';
 export * from './statements/strands';
 export * from './text/catch-all';
 export * from './statements/own/own-layout';

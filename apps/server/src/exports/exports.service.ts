@@ -18,7 +18,7 @@ import {
   writeWorkbook,
   type CrosswalkLine,
 } from '@iunctus/exchange';
-import { firstDayOf, knownAccount, lastDayOf, SHEET_NAMES } from '@iunctus/core';
+import { firstDayOf, knownAccount, lastDayOf, termsFor } from '@iunctus/core';
 import type pg from 'pg';
 import { practiceName } from '../access/access.queries';
 import type { Viewer } from '../access/viewer';
@@ -209,10 +209,13 @@ const content = async (taken: Taken, asked: Asked): Promise<Exported['content']>
 const fileName = async (
   { pool, viewer, client }: Taken,
   usual: string,
-  { sheet, layout }: ExportQuery,
+  { sheet, layout, plain }: ExportQuery,
 ): Promise<string> => {
   const called = (name: string): string => usual.replace(/^statement\b/, name.toLowerCase());
-  if (layout === undefined) return sheet === undefined ? usual : called(SHEET_NAMES[sheet]);
+  if (layout === undefined)
+    return sheet === undefined
+      ? usual
+      : called(termsFor({ ...client, plain: plain === 'yes' }).sheets[sheet]);
   const laidOut = await layoutsOfClient(pool, viewer, client.id);
   return called(laidOut.find(({ id }) => id === layout)?.layout.name ?? 'statement');
 };

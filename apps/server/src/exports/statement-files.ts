@@ -10,8 +10,8 @@ import {
   ownPlaces,
   periodOfColumn,
   SHEET_CODES,
-  SHEET_NAMES,
   tableBooks,
+  termsFor,
   type ColumnContext,
   type ColumnSpec,
   type MonthlyAmounts,
@@ -109,12 +109,14 @@ const fileOf = async (
   const depth = depthOfCode(query.depth ?? (layout === undefined ? 'all' : '1'));
   const options = { depth, zeroLines: zero === 'yes', open: openIn(query) };
   const own = layout === undefined ? {} : { layout };
+  const terms = termsFor({ ...client, plain: query.plain === 'yes' });
   return {
     client: client.name,
     ...handedOutBy(taken),
     currency: client.currency,
     dateOrder: dateOrderOf(client.country),
-    title: layout?.name ?? SHEET_NAMES[sheet],
+    terms,
+    title: layout?.name ?? terms.sheets[sheet],
     subtitle: subtitleOf(sheet, main, client.country),
     made: madeOn(taken, of, today),
     table: buildTable({ chart, books, options }, { sheet, columns: specs, context, ...own }),

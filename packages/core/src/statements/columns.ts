@@ -113,9 +113,9 @@ const columnsBy = (
 /** Columns one by one, as they are asked for, for the period and sheet that are looked at. */
 export const columnsOf = (asked: ColumnsAsked, context: ColumnContext): readonly ColumnSpec[] => {
   const { sheet } = context;
-  // What is expected, and what carries a value, is told of results alone.
-  const ofResults = isBy(asked) || asked === 'budget';
-  if (ofResults && sheet !== 'profitAndLoss') return [THIS];
+  // What is expected is told of results alone, what carries a value of the statements that kinds lead to.
+  if (asked === 'budget' && sheet !== 'profitAndLoss') return [THIS];
+  if (isBy(asked) && sheet !== 'profitAndLoss' && sheet !== 'balanceSheet') return [THIS];
   if (isBy(asked)) return columnsBy(asked, context);
   return typeof asked === 'string' ? columnsOfSet(asked, context.periods, context.sheet) : asked;
 };

@@ -63,6 +63,10 @@ const rollUpsOf = (
     return budget ? books.budget(chart, period) : books.rollUp(period);
   });
 
+/** What is expected, and what carries one value, need not balance by itself: the whole beside it does. */
+const standsForItself = (column: FilledColumn | undefined): boolean =>
+  column?.budget === true || column?.value !== undefined;
+
 const fillStandard =
   (code: 'profitAndLoss' | 'balanceSheet'): Fill =>
   (source, columns) => {
@@ -75,7 +79,7 @@ const fillStandard =
         code === 'balanceSheet'
           ? isBalanced(chart, rollUp)
           : last?.type === 'total' && last.amount === resultPosted(chart, rollUp);
-      return { rows, agrees: columns[at]?.budget === true || agrees };
+      return { rows, agrees: standsForItself(columns[at]) || agrees };
     });
   };
 
@@ -169,7 +173,7 @@ export const fillOwn =
       const ofSections = sectionAmounts(chart, rollUp);
       const of = WHOLES[layout.statement].map((section) => ofSections.get(section) ?? 0);
       const posted = layout.statement === 'balanceSheet' ? 0 : negate(resultPosted(chart, rollUp));
-      const agrees = columns[at]?.budget === true || whole === posted;
+      const agrees = standsForItself(columns[at]) || whole === posted;
       return { rows, agrees: agrees && places.faults.length === 0, whole: sum(of) };
     });
   };

@@ -1,5 +1,5 @@
 import type { StatementCode } from '../kinds/caption';
-import type { SheetCode, SheetCodes, SheetRow } from './sheets';
+import type { SheetCode, SheetCodes } from './sheets';
 
 export const STATEMENT_NAMES: Readonly<Record<StatementCode, string>> = {
   profitAndLoss: 'Profit and loss',
@@ -82,31 +82,3 @@ export const RESULT_NAMES = {
   thisYear: 'Result of the year so far',
   allYears: 'Results of this and earlier years',
 } as const;
-
-/** What a row of a sheet is called. */
-export const rowName = (row: SheetRow): string => {
-  switch (row.type) {
-    case 'group':
-      return GROUP_NAMES[row.code];
-    case 'section':
-      return SECTION_NAMES[row.code];
-    case 'account':
-      return row.number === null ? row.name : `${row.number} ${row.name}`;
-    case 'line':
-      return row.name;
-    case 'itself':
-      return `${row.name}, not detailed`;
-    case 'subtotal':
-      return `Total ${row.name}`;
-    case 'result':
-      return RESULT_NAMES[row.code];
-    case 'sectionTotal':
-      return row.alone ? SECTION_NAMES[row.code] : SECTION_TOTAL_NAMES[row.code];
-    case 'total':
-      return TOTAL_NAMES[row.code];
-    case 'pageBreak':
-      return '';
-    default:
-      return row.words;
-  }
-};

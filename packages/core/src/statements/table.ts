@@ -174,6 +174,12 @@ const columnOf = (spec: ColumnSpec, period: Period, specs: readonly ColumnSpec[]
   return { period, budget: false, value: { id: spec.valueId, others } };
 };
 
+/** Whether a column can stand on a sheet: budgets are of results, values of what kinds lead to. */
+const standsOn = ({ is }: ColumnSpec, sheet: SheetCode): boolean => {
+  if (is === 'budget') return sheet === 'profitAndLoss';
+  return is !== 'value' || sheet === 'profitAndLoss' || sheet === 'balanceSheet';
+};
+
 const filledColumns = (
   { sheet, layout }: Pick<TableAsked, 'sheet' | 'layout'>,
   source: SheetSource,
@@ -182,8 +188,7 @@ const filledColumns = (
   const fill: Fill = layout === undefined ? SHEETS[sheet] : fillOwn(layout);
   const there = read.specs.flatMap((spec, at) => {
     const period = periodAt(read, at);
-    const ofResults = spec.is === 'budget' || spec.is === 'value';
-    if (period === null || (ofResults && sheet !== 'profitAndLoss')) return [];
+    if (period === null || !standsOn(spec, sheet)) return [];
     return [{ at, column: columnOf(spec, period, read.specs) }];
   });
   const filled = fill(

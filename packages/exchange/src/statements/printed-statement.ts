@@ -62,10 +62,10 @@ const rules = ({ row }: TableRow): [Side, Side, Side, Side] => {
 
 const lineCells = (line: TableRow, { file, columns }: Sheet): TableCell[] => {
   const { depth, title, bold } = lookOf(line.row);
-  const { table, currency } = file;
+  const { table, currency, terms } = file;
   return [
     {
-      text: inType(rowName(line.row), title ? 'Title' : 'Text'),
+      text: inType(rowName(line.row, terms), title ? 'Title' : 'Text'),
       bold,
       fontSize: title ? 10.5 : 9,
       margin: [depth * 10, title ? 5 : 0, 0, 0],

@@ -6,7 +6,7 @@ import type { StatementFile } from './statement-file';
 const field = (text: string): string => fieldBetween(',', cellText(text));
 
 /** A statement as CSV, amounts as plain decimal numbers. Source: RFC 4180, with a byte order mark as for the chart. */
-export const writeStatementCsv = ({ table, currency, dateOrder }: StatementFile): string => {
+export const writeStatementCsv = ({ table, currency, dateOrder, terms }: StatementFile): string => {
   const { sheet, columns, rows } = table;
   const heads = columns.map((column) =>
     [columnName(sheet, column, dateOrder), columnNote(sheet, column, dateOrder)]
@@ -15,7 +15,7 @@ export const writeStatementCsv = ({ table, currency, dateOrder }: StatementFile)
   );
   const shown = rows.filter(({ row }) => row.type !== 'pageBreak');
   const lines = shown.map(({ row, cells, parts }) => [
-    field(rowName(row)),
+    field(rowName(row, terms)),
     ...cells.map((cell, at) => {
       if (cell === null) return '';
       return parts || columns[at]?.shows === 'parts'

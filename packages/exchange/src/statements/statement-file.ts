@@ -1,4 +1,11 @@
-import type { ColumnSpec, DateOrder, OwnLayout, Paper, StatementTable } from '@iunctus/core';
+import type {
+  ColumnSpec,
+  DateOrder,
+  OwnLayout,
+  Paper,
+  StatementTable,
+  StatementTerms,
+} from '@iunctus/core';
 
 /** A statement on its way out. */
 export interface StatementFile {
@@ -15,6 +22,8 @@ export interface StatementFile {
   readonly subtitle: string;
   /** “Revision 3, printed November 27, 2026”. */
   readonly made: string;
+  /** In whose words. */
+  readonly terms: StatementTerms;
   readonly table: StatementTable;
   /** The columns that were asked for: from which others some are reckoned. */
   readonly specs: readonly ColumnSpec[];

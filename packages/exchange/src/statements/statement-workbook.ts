@@ -75,7 +75,7 @@ const addLine = (sheet: ExcelJS.Worksheet, file: StatementFile, at: number): voi
   if (line === undefined) return;
   const { row } = line;
   const { depth, bold, rule } = lookOf(row);
-  const added = sheet.addRow([cellText(rowName(row))]);
+  const added = sheet.addRow([cellText(rowName(row, file.terms))]);
   added.getCell(1).alignment = { indent: depth };
   added.font = { bold };
   if (row.type === 'pageBreak') added.addPageBreak();

@@ -3,14 +3,7 @@ import type { SectionCode, StatementCode } from '../../kinds/caption';
 import { ledgerOf, rollUpOver } from '../../ledger/amounts';
 import { STANDARD_LAYOUTS } from '../definitions/all-statements';
 import type { LayoutPart } from '../layout';
-import {
-  GROUP_NAMES,
-  RESULT_NAMES,
-  SECTION_NAMES,
-  SECTION_TOTAL_NAMES,
-  STATEMENT_NAMES,
-  TOTAL_NAMES,
-} from '../names';
+import { STANDARD_TERMS, type StatementTerms } from '../terms/terms';
 import { sectionRoots } from '../section-lines';
 import { OWN_LIMITS, type OwnLayout, type OwnRow, type OwnRowId } from './own-layout';
 
@@ -31,16 +24,17 @@ export const REST_NAMES: Readonly<Record<SectionCode, string>> = {
 type SectionPart = Extract<LayoutPart, { type: 'section' }>;
 
 interface Begun {
+  readonly terms: StatementTerms;
   readonly rows: OwnRow[];
   readonly sums: Map<SectionCode, OwnRowId>;
   readonly next: () => OwnRowId;
 }
 
 const pushSection = (chart: Chart, part: SectionPart, level: number, begun: Begun): void => {
-  const { rows, sums, next } = begun;
+  const { rows, sums, next, terms } = begun;
   const { code: section, shows } = part;
   const heading = next();
-  rows.push({ type: 'heading', id: heading, level, words: SECTION_NAMES[section] });
+  rows.push({ type: 'heading', id: heading, level, words: terms.sections[section] });
   const inside = { level: level + 1, shows, hideZero: true };
   const { nodes } = sectionRoots(chart.roots, section, rollUpOver(ledgerOf([])));
   // Beyond what a layout takes, accounts stand in the rest.
@@ -55,32 +49,36 @@ const pushSection = (chart: Chart, part: SectionPart, level: number, begun: Begu
     });
   rows.push({ type: 'rest', id: next(), words: REST_NAMES[section], section, ...inside });
   if (section === 'equity')
-    rows.push({ type: 'result', id: next(), level: level + 1, words: RESULT_NAMES.allYears });
+    rows.push({ type: 'result', id: next(), level: level + 1, words: terms.results.allYears });
   const sum = next();
   sums.set(section, sum);
-  const words = SECTION_TOTAL_NAMES[section];
+  const words = terms.sectionTotals[section];
   rows.push({ type: 'sum', id: sum, level, words, of: [heading], shows, final: false });
 };
 
-/** A layout of the client's own as it begins: a standard statement, row by row, that can be changed. */
-export const beginOwn = (chart: Chart, statement: StatementCode): OwnLayout => {
+/** A layout of the client's own as it begins: a standard statement in the client's words, row by row, that can be changed. */
+export const beginOwn = (
+  chart: Chart,
+  statement: StatementCode,
+  terms: StatementTerms = STANDARD_TERMS,
+): OwnLayout => {
   let last = 0;
   const next = (): OwnRowId => `r${(last += 1)}`;
   const rows: OwnRow[] = [];
-  const begun: Begun = { rows, sums: new Map(), next };
+  const begun: Begun = { rows, sums: new Map(), next, terms };
   let level = 0;
   for (const part of STANDARD_LAYOUTS[statement]) {
     if (part.type === 'group') {
-      rows.push({ type: 'heading', id: next(), level: 0, words: GROUP_NAMES[part.code] });
+      rows.push({ type: 'heading', id: next(), level: 0, words: terms.groups[part.code] });
       level = 1;
     } else if (part.type === 'section') pushSection(chart, part, level, begun);
     else {
       const of = part.of.flatMap((section) => begun.sums.get(section) ?? []);
       const { shows, final = false } = part;
-      const words = TOTAL_NAMES[part.code];
+      const words = terms.totals[part.code];
       rows.push({ type: 'sum', id: next(), level: 0, words, of, shows, final });
       level = 0;
     }
   }
-  return { name: STATEMENT_NAMES[statement], statement, rows, columns: 'plain', complete: false };
+  return { name: terms.sheets[statement], statement, rows, columns: 'plain', complete: false };
 };

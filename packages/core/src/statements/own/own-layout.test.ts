@@ -7,7 +7,7 @@ import type { MonthlyAmounts } from '../../ledger/monthly';
 import { aChart } from '../../testing/a-chart';
 import { randomChart } from '../../testing/random';
 import { columnsFromText, columnsOf } from '../columns';
-import { rowName } from '../names';
+import { rowName } from '../row-name';
 import { buildTable, type StatementTable } from '../table';
 import { tableBooks } from '../table-books';
 import { beginOwn } from './begin-own';

@@ -6,13 +6,13 @@ import { ConnectionService } from '../../shared/api/connection.service';
 import { counted } from '../../shared/words/counted';
 import { savingWords } from '../../shared/words/saving-words';
 import { proposalStateWords } from '../../shared/words/review-words';
-import { SECTION_WORDS, TOTAL_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
 import { StatementEngine } from '../../workspace/model/statement-engine';
 import { isSaved } from '../../workspace/state/proposal-state';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { terms } from '../../shared/words/terms';
 
 interface Mover {
   readonly words: string;
@@ -176,8 +176,8 @@ export class FootBarComponent {
   private readonly all = computed<readonly Mover[]>(() => {
     const { sections, totals } = this.engine.impact();
     return [
-      ...sections.map((moved) => this.mover(SECTION_WORDS[moved.code], moved)),
-      ...totals.map((moved) => this.mover(TOTAL_WORDS[moved.code], moved)),
+      ...sections.map((moved) => this.mover(terms().sections[moved.code], moved)),
+      ...totals.map((moved) => this.mover(terms().totals[moved.code], moved)),
     ];
   });
   protected readonly movers = computed(() => this.all().slice(0, 3));

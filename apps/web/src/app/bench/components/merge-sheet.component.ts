@@ -13,7 +13,6 @@ import {
   accountOf,
   applyAll,
   formatAmount,
-  KINDS,
   nodeOf,
   planMerge,
   titleOf,
@@ -32,6 +31,7 @@ import { Sheets } from '../../workspace/model/sheets';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { SheetComponent } from './sheet.component';
 import { counted } from '../../shared/words/counted';
+import { terms } from '../../shared/words/terms';
 
 /** Merging the account at the cursor into another: choose, see what becomes of it, merge. */
 @Component({
@@ -106,7 +106,7 @@ export class MergeSheetComponent {
   protected readonly kindSentence = computed(() => {
     const [from, into] = [this.node()?.account, this.into()];
     if (from === undefined || into === undefined) return '';
-    return $localize`It is ${KINDS[from.kind].name} and would become ${KINDS[into.kind].name}:name:: its whole history moves from ${landingWords(from.kind)} to ${landingWords(into.kind)}.`;
+    return $localize`It is ${terms().kinds[from.kind]} and would become ${terms().kinds[into.kind]}:name:: its whole history moves from ${landingWords(from.kind)} to ${landingWords(into.kind)}.`;
   });
 
   constructor() {

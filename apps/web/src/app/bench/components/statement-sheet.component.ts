@@ -30,13 +30,13 @@ import {
 import { ODD_BALANCE_WORDS } from '../../shared/words/account-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
-import { STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Amounts } from '../../workspace/model/amounts';
 import { ChartView } from '../../workspace/model/chart-view';
 import { Joins } from '../../workspace/model/joins';
 import { StatementEngine } from '../../workspace/model/statement-engine';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { terms } from '../../shared/words/terms';
 
 /** Every row of a statement is exactly so high, in pixels. */
 export const STATEMENT_ROW_HEIGHT = 24;
@@ -75,7 +75,7 @@ export class StatementSheetComponent {
   protected readonly cursor = signal(0);
   private readonly moved = computed(() => movedRows(this.engine.impact()));
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
-  protected readonly title = computed(() => STATEMENT_WORDS[this.statement().code]);
+  protected readonly title = computed(() => terms().sheets[this.statement().code]);
   protected readonly subtitle = computed(() => subtitleOf(this.statement().code, this.period()));
 
   /** The rows on which the account at the cursor of the chart lands. */

@@ -26,6 +26,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { draftOf, draftOperations, newDraft, type Draft } from './draft';
 import { KeptRows, type KeptRow } from './kept-rows';
 import { clashWords, roomWords } from './tree-words';
+import { terms } from '../../shared/words/terms';
 
 /** The row that is edited or added on the tree, and what is said beside it. */
 @Injectable()
@@ -51,7 +52,8 @@ export class RowEditing {
   readonly hint = computed(() => {
     const draft = this.typed() ?? this.draft();
     if (draft === null) return null;
-    const { name, sentence } = KINDS[draft.kind];
+    const { sentence } = KINDS[draft.kind];
+    const name = terms().kinds[draft.kind];
     const room = roomWords(draft, this.proposed.chart());
     const inferred =
       draft.inferred === null ? '' : $localize`Kind ${reasonWords(draft.inferred)}. `;
@@ -182,7 +184,7 @@ const isThere = (chart: Chart, id: AccountId | null): boolean =>
 const othersWords = ({ others }: Draft): string =>
   others.length === 0
     ? ''
-    : $localize`Or ${others.map((kind, at) => `Alt ${at + 1}: ${KINDS[kind].name}`).join(', ')}. `;
+    : $localize`Or ${others.map((kind, at) => `Alt ${at + 1}: ${terms().kinds[kind]}`).join(', ')}. `;
 
 const draftFrom = (chart: Chart, { adding, ...typed }: KeptRow): Draft | null => {
   const { id, kind, parentId } = typed;

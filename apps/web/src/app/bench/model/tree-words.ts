@@ -12,6 +12,7 @@ import {
 } from '@iunctus/core';
 import { landingWords } from '../../shared/words/statement-words';
 import { roomFor, type Draft } from './draft';
+import { terms } from '../../shared/words/terms';
 
 /** Which accounts cross into another element, and where they land then. */
 export const crossingWords = (chart: Chart, operations: readonly Operation[]): string =>
@@ -21,7 +22,7 @@ export const crossingWords = (chart: Chart, operations: readonly Operation[]): s
       const was = nodeOf(chart, operation.id)?.account;
       if (was === undefined || KINDS[was.kind].element === KINDS[operation.kind].element) return [];
       return [
-        $localize`${titleOf(was)} takes the kind ${KINDS[operation.kind].name}:name:: it moves from ${landingWords(was.kind)} to ${landingWords(operation.kind)}.`,
+        $localize`${titleOf(was)} takes the kind ${terms().kinds[operation.kind]}:name:: it moves from ${landingWords(was.kind)} to ${landingWords(operation.kind)}.`,
       ];
     })
     .join(' ');

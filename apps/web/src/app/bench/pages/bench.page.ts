@@ -25,7 +25,7 @@ import {
 } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
-import { STATEMENT_CHOICES } from '../../shared/words/statement-words';
+import { statementChoices } from '../../shared/words/statement-words';
 import { AccountSheetComponent } from '../components/account-sheet.component';
 import {
   ChartTreeComponent,
@@ -123,7 +123,7 @@ export class BenchPage {
   protected readonly load = this.store.selectSignal(workspaceFeature.selectLoad);
   protected readonly waiting = this.store.selectSignal(workspaceFeature.selectWaiting);
   protected readonly client = this.store.selectSignal(workspaceFeature.selectClient);
-  protected readonly statements = STATEMENT_CHOICES;
+  protected readonly statements = computed(statementChoices);
   protected readonly depths = DEPTHS;
   protected readonly shown = this.engine.shown;
   protected readonly sides = SIDES;

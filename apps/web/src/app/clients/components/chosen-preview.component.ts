@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { applyAll, emptyChart, KINDS, visibleRows, type Operation, type View } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
+import { terms } from '../../shared/words/terms';
 
 const ALL: View = {
   depth: Infinity,
@@ -61,7 +62,9 @@ export class ChosenPreviewComponent {
       const { id, number, name, kind, role } = row.node.account;
       const { element } = KINDS[kind];
       const heading = role === 'heading';
-      return [{ id, number, name, level: row.level, heading, element, landing: KINDS[kind].name }];
+      return [
+        { id, number, name, level: row.level, heading, element, landing: terms().kinds[kind] },
+      ];
     });
   });
 }

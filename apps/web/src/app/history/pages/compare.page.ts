@@ -24,7 +24,7 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 import { changeWords } from '../../shared/words/change-words';
 import { accountWords } from '../../shared/words/account-words';
 import { statementRowIndent, statementRowWords } from '../../shared/words/statement-row-words';
-import { STATEMENT_CHOICES } from '../../shared/words/statement-words';
+import { statementChoices } from '../../shared/words/statement-words';
 import { CompareStore } from '../state/compare.store';
 import { HistoryPageActions } from '../../workspace/state/history.actions';
 import { historyFeature } from '../../workspace/state/history.feature';
@@ -48,7 +48,7 @@ export class ComparePage {
 
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   private readonly revisions = this.store.selectSignal(historyFeature.selectRevisions);
-  protected readonly statements = STATEMENT_CHOICES;
+  protected readonly statements = computed(statementChoices);
   protected readonly rowWords = ({ row }: PairedRow): string => statementRowWords(row);
   protected readonly rowIndent = ({ row }: PairedRow): number => 10 + statementRowIndent(row);
 

@@ -5,16 +5,18 @@ import { MultiSelect } from 'primeng/multiselect';
 import { ELEMENT_WORDS } from '../../shared/words/statement-words';
 import { rangeKindWords } from '../../shared/words/number-words';
 import { NumbersModel } from '../model/numbers-model';
+import { terms } from '../../shared/words/terms';
 
 interface KindOption {
   readonly code: KindCode;
   readonly name: string;
 }
 
-const OPTIONS: KindOption[] = KIND_CODES.map((code) => ({
-  code,
-  name: `${KINDS[code].name} (${ELEMENT_WORDS[KINDS[code].element].toLowerCase()})`,
-}));
+const options = (): KindOption[] =>
+  KIND_CODES.map((code) => ({
+    code,
+    name: `${terms().kinds[code]} (${ELEMENT_WORDS[KINDS[code].element].toLowerCase()})`,
+  }));
 
 /** How dark a part of the picture is: in use at all is seen, full is darkest. */
 const shade = (count: number, room: number): number =>
@@ -30,7 +32,7 @@ const shade = (count: number, room: number): number =>
 })
 export class RangesTableComponent {
   protected readonly numbers = inject(NumbersModel);
-  protected readonly options = OPTIONS;
+  protected readonly options = computed(options);
   protected readonly rows = computed(() =>
     this.numbers.fills().map(({ range, used, size, parts }, index) => ({
       index,

@@ -10,10 +10,10 @@ import {
   type AccountId,
 } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
-import { SECTION_WORDS } from '../../shared/words/statement-words';
 import { Amounts } from '../../workspace/model/amounts';
 import { ClientRoutes } from '../../workspace/model/client-routes';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { terms } from '../../shared/words/terms';
 
 interface Line extends PickOption {
   readonly accounts: readonly AccountId[];
@@ -39,7 +39,7 @@ export class LandingBackComponent {
     return [
       ...sectionLandings(chart).map(({ line, accounts }) => ({
         value: line,
-        words: SECTION_WORDS[line],
+        words: terms().sections[line],
         accounts,
       })),
       ...ofReturn.map(({ line, accounts }) => ({

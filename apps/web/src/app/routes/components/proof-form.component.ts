@@ -21,11 +21,11 @@ import {
 } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { TextFieldComponent } from '../../shared/components/text-field.component';
-import { SECTION_WORDS } from '../../shared/words/statement-words';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { ClientRoutes } from '../../workspace/model/client-routes';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { SampleFormComponent } from './sample-form.component';
+import { terms } from '../../shared/words/terms';
 
 /** A proof as it is typed: a sample, and where it must land. */
 @Component({
@@ -72,10 +72,9 @@ export class ProofFormComponent {
 
   protected readonly chart = this.proposed.chart;
   protected readonly most = ROUTE_LIMITS.name;
-  protected readonly sections: readonly PickOption<SectionCode>[] = SECTION_CODES.map((value) => ({
-    value,
-    words: SECTION_WORDS[value],
-  }));
+  protected readonly sections = computed<readonly PickOption<SectionCode>[]>(() =>
+    SECTION_CODES.map((value) => ({ value, words: terms().sections[value] })),
+  );
   protected readonly name = linkedSignal(() => this.proof()?.name ?? '');
   protected readonly sample = signal<Sample | null>(null);
   private readonly landing = computed(() => {

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  KINDS,
   knownAccount,
   returnLineWords,
   titleOf,
@@ -13,9 +12,9 @@ import {
 import { elementOf } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { decisionWords, sampleWords } from '../../shared/words/route-words';
-import { SECTION_WORDS, STATEMENT_WORDS } from '../../shared/words/statement-words';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ClientRoutes } from '../../workspace/model/client-routes';
+import { terms } from '../../shared/words/terms';
 
 interface Step {
   readonly id: AccountId;
@@ -55,7 +54,7 @@ export class TracedPathComponent {
     return {
       id: account.id,
       title: titleOf(account),
-      kind: KINDS[kind].name,
+      kind: terms().kinds[kind],
       element: elementOf(kind),
     };
   });
@@ -67,7 +66,7 @@ export class TracedPathComponent {
     const landing = this.trace().landing;
     return landing === null
       ? null
-      : { name: STATEMENT_WORDS[landing.statement], section: SECTION_WORDS[landing.section] };
+      : { name: terms().sheets[landing.statement], section: terms().sections[landing.section] };
   });
   protected readonly returnLine = computed(() => {
     const line = this.trace().landing?.returnLine ?? null;

@@ -5,6 +5,7 @@ import { FocusFirstDirective } from '../../shared/components/focus-first.directi
 import { PopoverDirective } from '../../shared/components/popover.directive';
 import { Keepsakes } from '../../shared/keeping/keepsakes.service';
 import { ThemeService } from '../../shared/theme/theme.service';
+import { plain, togglePlain } from '../../shared/words/terms';
 import { SessionPageActions } from '../state/session.actions';
 import { sessionFeature } from '../state/session.feature';
 
@@ -31,6 +32,19 @@ import { sessionFeature } from '../state/session.feature';
               Light paper
             } @else {
               Dark paper
+            }
+          </button>
+          <button
+            i18n
+            class="button quiet"
+            type="button"
+            [attr.aria-pressed]="plain()"
+            (click)="togglePlain()"
+          >
+            @if (plain()) {
+              The ledger’s words
+            } @else {
+              Plain words
             }
           </button>
           @if (kept() > 0) {
@@ -77,6 +91,8 @@ export class UserMenuComponent {
   private readonly store = inject(Store);
   private readonly keepsakes = inject(Keepsakes);
   protected readonly theme = inject(ThemeService);
+  protected readonly plain = plain;
+  protected readonly togglePlain = togglePlain;
   protected readonly session = this.store.selectSignal(sessionFeature.selectSession);
   protected readonly initials = computed(() =>
     (this.session()?.user.name ?? '')

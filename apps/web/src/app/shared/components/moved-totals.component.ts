@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { formatAmount, subtract, type Impact, type Minor } from '@iunctus/core';
-import { SECTION_WORDS, TOTAL_WORDS } from '../words/statement-words';
+import { terms } from '../words/terms';
 
 /** The sections and totals that a proposal moves: before, after, and by how much. */
 @Component({
@@ -76,8 +76,8 @@ export class MovedTotalsComponent {
   readonly caption = input('');
 
   protected readonly rows = computed(() => [
-    ...this.impact().sections.map((one) => this.row(SECTION_WORDS[one.code], one)),
-    ...this.impact().totals.map((one) => this.row(TOTAL_WORDS[one.code], one)),
+    ...this.impact().sections.map((one) => this.row(terms().sections[one.code], one)),
+    ...this.impact().totals.map((one) => this.row(terms().totals[one.code], one)),
   ]);
 
   private row(words: string, { before, after }: { before: Minor; after: Minor }) {

@@ -3,11 +3,11 @@ import {
   type AccountChange,
   type Chart,
   type Former,
-  KINDS,
   type SettingName,
 } from '@iunctus/core';
 import { SETTING_WORDS } from './setting-words';
 import { namesLine } from './short-list';
+import { terms } from './terms';
 
 const parentWords = (parentId: string | null, before: Chart): string =>
   parentId === null
@@ -18,7 +18,7 @@ const formerWords = (was: Former, before: Chart): readonly string[] => [
   ...(was.number === undefined ? [] : [was.number ?? 'unnumbered']),
   ...(was.name === undefined ? [] : [`“${was.name}”`]),
   ...(was.parentId === undefined ? [] : [parentWords(was.parentId, before)]),
-  ...(was.kind === undefined || was.parentId !== undefined ? [] : [KINDS[was.kind].name]),
+  ...(was.kind === undefined || was.parentId !== undefined ? [] : [terms().kinds[was.kind]]),
   ...(was.role === undefined ? [] : [was.role === 'heading' ? $localize`a heading` : 'posting']),
 ];
 

@@ -1,7 +1,6 @@
 import {
   accountOf,
   formatAmount,
-  KINDS,
   minor,
   NUMBER_LIMIT,
   TEXT_LIMITS,
@@ -22,6 +21,7 @@ import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
 import { accountWords } from './account-words';
 import { outlineProblemWords, reasonWords } from './outline-words';
 import { refusalWords } from './refusal-words';
+import { terms } from './terms';
 
 const MEGABYTE = 1024 * 1024;
 
@@ -177,7 +177,7 @@ const valueWords = (
 ): string => {
   if (field === 'parent')
     return value === '' ? 'none' : (titles.get(value) ?? accountWords(value, chart));
-  if (field === 'kind') return KINDS[value as KindCode].name;
+  if (field === 'kind') return terms().kinds[value as KindCode];
   if (field === 'budget')
     return value === '' ? 'none' : formatAmount(minor(Number(value)), { currency });
   if (field === 'retired') return value === '' ? 'open' : value;

@@ -3,7 +3,6 @@ import {
   blockWidth,
   elementOfRange,
   kindsOfElement,
-  KINDS,
   PLAN_DIGITS,
   type Chart,
   type NumberPlan,
@@ -14,6 +13,7 @@ import {
 } from '@iunctus/core';
 import { accountWords } from './account-words';
 import { ELEMENT_WORDS } from './statement-words';
+import { terms } from './terms';
 
 /** Why a number changes, as it stands in a crosswalk and beside a number that does not fit. */
 export const WHY_WORDS: Readonly<Record<WhyChanged, string>> = {
@@ -70,9 +70,9 @@ export const planProblemWords = (problem: PlanProblem, plan: NumberPlan): string
     case 'rangesOverlap':
       return $localize`${rangeName(plan, problem.index)} and ${rangeName(plan, problem.other)} overlap: end one before the other begins.`;
     case 'kindInTwoRanges':
-      return $localize`${KINDS[problem.kind].name} stands in two ranges: leave it in one.`;
+      return $localize`${terms().kinds[problem.kind]} stands in two ranges: leave it in one.`;
     case 'kindWithoutRange':
-      return $localize`${KINDS[problem.kind].name} has no range: add it to one.`;
+      return $localize`${terms().kinds[problem.kind]} has no range: add it to one.`;
     case 'rangeWithoutName':
       return $localize`Range ${problem.index + 1} has no name.`;
     case 'segmentWithoutName':
@@ -93,10 +93,10 @@ export const rangeKindWords = (range: NumberRange): string => {
   if (kinds.length === 0) return $localize`No kinds`;
   if (element !== null && kindsOfElement(element).length === kinds.length)
     return kinds.length === 1
-      ? KINDS[kinds[0] ?? 'bank'].name
+      ? terms().kinds[kinds[0] ?? 'bank']
       : `All ${ELEMENT_WORDS[element].toLowerCase()}`;
   const [first] = kinds;
-  if (kinds.length === 1 && first !== undefined) return KINDS[first].name;
+  if (kinds.length === 1 && first !== undefined) return terms().kinds[first];
   return `${kinds.length} kinds`;
 };
 

@@ -1,7 +1,6 @@
 import {
   accountOf,
   type Chart,
-  KINDS,
   type NumberGiven,
   type Operation,
   type OperationOf,
@@ -13,6 +12,7 @@ import { choiceWords } from './choice-words';
 import { dateWords } from './period-words';
 import { SETTING_WORDS, settingValueWords } from './setting-words';
 import { namesLine } from './short-list';
+import { terms } from './terms';
 
 const FIELD_WORDS = {
   name: 'renamed',
@@ -81,7 +81,7 @@ const ofAccount =
 
 const WORDS: { readonly [T in OperationType]: Words<T> } = {
   addAccount: ({ account, parentId }, charts) =>
-    $localize`${titleOf(account)} added ${under(parentId, charts)}, kind ${KINDS[account.kind].name}`,
+    $localize`${titleOf(account)} added ${under(parentId, charts)}, kind ${terms().kinds[account.kind]}`,
   deleteAccount: ofAccount(() => $localize` deleted`),
   editField: fieldWords,
   renumber: ofAccount<'renumber'>(({ number }) => ` renumbered ${number ?? '(no number)'}`),
@@ -89,7 +89,9 @@ const WORDS: { readonly [T in OperationType]: Words<T> } = {
   setPlan: ({ plan, numbered }) =>
     $localize`Number plan of ${plan.digits} digits${numbered ? '' : $localize`, numbers not required`}`,
   moveNode: ofAccount<'moveNode'>(({ parentId }, charts) => ` moved ${under(parentId, charts)}`),
-  changeKind: ofAccount<'changeKind'>(({ kind }) => $localize` given the kind ${KINDS[kind].name}`),
+  changeKind: ofAccount<'changeKind'>(
+    ({ kind }) => $localize` given the kind ${terms().kinds[kind]}`,
+  ),
   changeRole: ofAccount<'changeRole'>(
     ({ role }) => $localize` made a ${role === 'heading' ? 'heading' : $localize`posting account`}`,
   ),

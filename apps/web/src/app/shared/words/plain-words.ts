@@ -1,5 +1,4 @@
 import {
-  CAPTIONS,
   knownAccount,
   KINDS,
   statementOf,
@@ -11,7 +10,7 @@ import { choiceWords } from './choice-words';
 import { dateWords } from './period-words';
 import { SETTING_WORDS, settingValueWords } from './setting-words';
 import { namesLine } from './short-list';
-import { STATEMENT_WORDS } from './statement-words';
+import { terms } from './terms';
 
 /** The charts in which an operation's accounts are looked up: before it, and after. */
 export interface Around {
@@ -30,7 +29,7 @@ const under = (parentId: string | null, around: Around): string =>
 const counts = (kind: KindCode): string => {
   const [statement, { caption }] = [statementOf(kind), KINDS[kind]];
   if (statement === null || caption === null) return $localize`on no statement`;
-  return $localize`under ${CAPTIONS[caption].name} on the ${STATEMENT_WORDS[statement].toLowerCase()}`;
+  return $localize`under ${terms().captions[caption]} on the ${terms().sheets[statement].toLowerCase()}`;
 };
 
 const textWords = (

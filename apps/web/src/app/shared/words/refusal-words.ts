@@ -19,6 +19,7 @@ import {
 import { accountWords } from './account-words';
 import { SETTING_WORDS } from './setting-words';
 import { ELEMENT_WORDS } from './statement-words';
+import { terms } from './terms';
 
 const SETTING_PROBLEM_WORDS: Readonly<Record<SettingProblem, string>> = {
   currencyMalformed: $localize`a currency has three capital letters, such as USD.`,
@@ -55,7 +56,7 @@ const elementWords = (kind: KindCode | undefined): string =>
 
 const kindName = (charts: readonly Chart[], id: string | undefined): string => {
   const kind = charts.map((chart) => accountOf(chart, id ?? '')?.kind).find((one) => one);
-  return kind === undefined ? $localize`of another kind` : KINDS[kind].name;
+  return kind === undefined ? $localize`of another kind` : terms().kinds[kind];
 };
 
 const elementClash = (

@@ -11,7 +11,7 @@ import {
   type Sample,
   type WordRule,
 } from '@iunctus/core';
-import { SECTION_WORDS } from './statement-words';
+import { terms } from './terms';
 
 /** What each purpose is called. */
 export const PURPOSE_WORDS: Readonly<Record<Purpose, string>> = {
@@ -147,8 +147,8 @@ export const expectedWords = (
   called: (id: string) => string,
 ): string =>
   underId === null
-    ? SECTION_WORDS[section]
-    : $localize`${SECTION_WORDS[section]}, under ${called(underId)}`;
+    ? terms().sections[section]
+    : $localize`${terms().sections[section]}, under ${called(underId)}`;
 
 /** What a piece of the routes is, in a few words. `currency` is the books'. */
 export const routeContentWords = (content: RouteContent, currency: string): string => {

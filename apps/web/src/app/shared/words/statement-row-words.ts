@@ -1,9 +1,8 @@
-import type { SheetRow } from '@iunctus/core';
+import { lookOf, rowName, type SheetRow } from '@iunctus/core';
+import { terms } from './terms';
 
-export { rowName as statementRowWords } from '@iunctus/core';
+/** What a row of a statement is called, in the words of the client. */
+export const statementRowWords = (row: SheetRow): string => rowName(row, terms());
 
 /** How far a row of a statement is indented, in pixels. */
-export const statementRowIndent = (row: SheetRow): number => {
-  if ('level' in row) return row.level * 14;
-  return row.type === 'result' ? 14 : 0;
-};
+export const statementRowIndent = (row: SheetRow): number => lookOf(row).depth * 14;

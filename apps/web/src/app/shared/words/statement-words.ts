@@ -1,26 +1,20 @@
 import {
-  SECTION_NAMES,
-  STATEMENT_NAMES,
   CAPTIONS,
+  KINDS,
+  statementOf,
   type CaptionCode,
   type Element,
-  KINDS,
   type KindCode,
-  statementOf,
+  type StatementCode,
 } from '@iunctus/core';
-
-export {
-  SECTION_NAMES as SECTION_WORDS,
-  SHEET_NAMES as SHEET_WORDS,
-  STATEMENT_NAMES as STATEMENT_WORDS,
-  TOTAL_NAMES as TOTAL_WORDS,
-} from '@iunctus/core';
+import { terms } from './terms';
 
 /** The statements that are chosen between, in their usual order. */
-export const STATEMENT_CHOICES = (['profitAndLoss', 'balanceSheet'] as const).map((value) => ({
-  value,
-  words: STATEMENT_NAMES[value],
-}));
+export const statementChoices = (): readonly { value: StatementCode; words: string }[] =>
+  (['profitAndLoss', 'balanceSheet'] as const).map((value) => ({
+    value,
+    words: terms().sheets[value],
+  }));
 
 export const ELEMENT_WORDS: Readonly<Record<Element, string>> = {
   asset: $localize`Assets`,
@@ -36,7 +30,8 @@ export const landingWords = (kind: KindCode): string => {
   const statement = statementOf(kind);
   const caption: CaptionCode | null = KINDS[kind].caption;
   if (statement === null || caption === null) return $localize`On no statement`;
-  const { section, name } = CAPTIONS[caption];
-  const parts = [STATEMENT_NAMES[statement], SECTION_NAMES[section]];
-  return [...parts, ...(name === SECTION_NAMES[section] ? [] : [name])].join(' › ');
+  const { sheets, sections, captions } = terms();
+  const section = sections[CAPTIONS[caption].section];
+  const name = captions[caption];
+  return [sheets[statement], section, ...(name === section ? [] : [name])].join(' › ');
 };

@@ -8,6 +8,7 @@ import {
 } from '@angular/core';
 import { formatTenths, type RowKey, type Strand } from '@iunctus/core';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { terms } from '../../shared/words/terms';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { FrontResults } from '../model/front-results';
 import type { FrontOpening } from '../model/front-opening';
@@ -53,7 +54,7 @@ import type { PicturePoint } from './picture.component';
         [title]="againstTitle()"
         sort="bars"
         [series]="front.against()"
-        [labels]="front.againstLabels"
+        [labels]="front.againstLabels()"
         [currency]="currency()"
         (chosen)="openKey(front.againstKeys, $event)"
       />
@@ -61,7 +62,7 @@ import type { PicturePoint } from './picture.component';
         <iu-front-card
           [title]="byTitle(by.name)"
           sort="bars"
-          [series]="[{ name: revenue, amounts: by.amounts }]"
+          [series]="[{ name: revenue(), amounts: by.amounts }]"
           [labels]="by.labels"
           [currency]="currency()"
           (chosen)="opened.emit({ of: 'sum/revenue', month: null })"
@@ -111,7 +112,7 @@ export class FrontResultsComponent {
   private readonly proposed = inject(ProposedChart);
   readonly opened = output<FrontOpening>();
 
-  protected readonly revenue = $localize`Net revenue`;
+  protected readonly revenue = computed(() => terms().sectionTotals.revenue);
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly againstTitle = computed(() =>
     this.front.hasBudgets() ? $localize`Against the budget` : $localize`Against the year before`,

@@ -22,10 +22,10 @@ import {
   type SectionCode,
 } from '@iunctus/core';
 import { refusalWords } from '../../shared/words/refusal-words';
-import { SECTION_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { TableEngine } from './table-engine';
+import { terms } from '../../shared/words/terms';
 
 /** An account's row in the grid, with what it came to in the year before. */
 export interface BudgetLine extends BudgetRow {
@@ -109,7 +109,7 @@ export class BudgetBoard {
     return SECTIONS.flatMap((section): readonly BoardRow[] => {
       const lines = bySection.get(section) ?? [];
       if (lines.length === 0) return [];
-      const head = { type: 'section', key: section, words: SECTION_WORDS[section] } as const;
+      const head = { type: 'section', key: section, words: terms().sections[section] } as const;
       return [
         head,
         ...lines.map((line) => ({ type: 'account', key: line.accountId, line }) as const),

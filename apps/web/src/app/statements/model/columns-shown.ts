@@ -41,10 +41,10 @@ export class ColumnsShown {
   readonly text = computed(() => columnsAsText(this.asked()));
   /** The ready-made ones; columns of one’s own stand first while they are shown. */
   readonly sets = computed<readonly PickOption[]>(() => {
-    const ofResults = this.takesBudgets();
-    const sets = offeredSets(this.of.chart()).filter((set) => ofResults || set !== 'budget');
+    const budgets = this.takesBudgets();
+    const sets = offeredSets(this.of.chart()).filter((set) => budgets || set !== 'budget');
     const offered: PickOption[] = sets.map((value) => ({ value, words: COLUMN_SET_WORDS[value] }));
-    if (ofResults)
+    if (budgets || this.of.sheet() === 'balanceSheet')
       for (const { id: by, name } of this.dimensions())
         offered.push({ value: columnsAsText({ by }), words: $localize`By ${name}:dimension:` });
     const own = { value: OWN, words: $localize`Own columns` };

@@ -19,6 +19,7 @@ import {
   type Strand,
 } from '@iunctus/core';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { terms } from '../../shared/words/terms';
 import { monthsTo, MONTHS, type KeyFigure } from './front-figure';
 import { TableEngine } from './table-engine';
 
@@ -35,11 +36,15 @@ const FIRST_MONTH = 3;
 
 const OTHERS = $localize`All others`;
 
-const RESULT_KEYS: Readonly<Record<string, string>> = {
-  'sum/revenue': $localize`Net revenue`,
-  'total/grossProfit': $localize`Gross profit`,
-  'sum/operatingExpenses': $localize`Operating expenses`,
-  'total/netProfit': $localize`Net profit`,
+/** The rows of the statement that stand at the head, in the words of the client. */
+const resultWords = (): Readonly<Record<string, string>> => {
+  const { sectionTotals, sections, totals } = terms();
+  return {
+    'sum/revenue': sectionTotals.revenue,
+    'total/grossProfit': totals.grossProfit,
+    'sum/operatingExpenses': sections.operatingExpenses,
+    'total/netProfit': totals.netProfit,
+  };
 };
 
 /** What a front page shows of the results, all of it read off one statement. */
@@ -91,7 +96,7 @@ export class FrontResults {
   }
 
   readonly figures = computed<readonly KeyFigure[]>(() =>
-    Object.entries(RESULT_KEYS).map(([key, words]) => {
+    Object.entries(resultWords()).map(([key, words]) => {
       const [amount = 0, before = 0] = this.rowOf(key, [NOW, YEAR_BEFORE]);
       return { key, words, amount, before };
     }),
@@ -101,7 +106,7 @@ export class FrontResults {
   readonly course = computed<readonly Strand[]>(() =>
     ['sum/revenue', 'total/netProfit'].map((key) => ({
       key,
-      name: RESULT_KEYS[key] ?? '',
+      name: resultWords()[key] ?? '',
       accountId: null,
       amounts: this.rowOf(key, this.places),
     })),
@@ -120,7 +125,7 @@ export class FrontResults {
   readonly against = computed<readonly Strand[]>(() => {
     const other = this.hasBudgets() ? EXPECTED : YEAR_BEFORE;
     const words = this.hasBudgets() ? $localize`Expected` : $localize`A year before`;
-    const keys = Object.keys(RESULT_KEYS);
+    const keys = Object.keys(resultWords());
     const column = (at: number): readonly Minor[] =>
       keys.map((key) => this.rowOf(key, [at])[0] ?? 0);
     return [
@@ -128,8 +133,8 @@ export class FrontResults {
       { key: null, name: words, accountId: null, amounts: column(other) },
     ];
   });
-  readonly againstLabels = Object.values(RESULT_KEYS);
-  readonly againstKeys: readonly RowKey[] = Object.keys(RESULT_KEYS);
+  readonly againstLabels = computed(() => Object.values(resultWords()));
+  readonly againstKeys: readonly RowKey[] = Object.keys(resultWords());
 
   /** What takes whatever has no account of its own. */
   readonly catchAll = computed<readonly Strand[]>(() => {

@@ -18,8 +18,6 @@ import {
   minorDigits,
   shortMonths,
   sum,
-  TOTAL_NAMES,
-  SECTION_TOTAL_NAMES,
   type ColumnSpec,
   type Minor,
 } from '@iunctus/core';
@@ -30,12 +28,16 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Undoing } from '../../workspace/model/undoing';
 import { BudgetBoard, type BoardColumn, type BudgetLine } from '../model/budget-board';
 import { TableEngine } from '../model/table-engine';
+import { terms } from '../../shared/words/terms';
 
 /** The rows of the statement that stand below the grid. */
-const TOTALS: Readonly<Record<string, string>> = {
-  'sum/revenue': SECTION_TOTAL_NAMES.revenue,
-  'total/grossProfit': TOTAL_NAMES.grossProfit,
-  'total/netProfit': TOTAL_NAMES.netProfit,
+const totalWords = (): Readonly<Record<string, string>> => {
+  const { sectionTotals, totals } = terms();
+  return {
+    'sum/revenue': sectionTotals.revenue,
+    'total/grossProfit': totals.grossProfit,
+    'total/netProfit': totals.netProfit,
+  };
 };
 
 const LAST_COLUMN = 11;
@@ -78,8 +80,9 @@ export class BudgetPage {
   protected readonly totals = computed(() => {
     const table = this.engine.result()?.table;
     if (table?.columns.length !== 14) return [];
+    const called = totalWords();
     return table.rows.flatMap(({ row, cells }) => {
-      const words = TOTALS[row.key];
+      const words = called[row.key];
       if (words === undefined) return [];
       return { words, lastYear: cells[0] ?? 0, cells: cells.slice(1).map((cell) => cell ?? 0) };
     });

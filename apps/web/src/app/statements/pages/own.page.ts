@@ -24,9 +24,7 @@ import {
   ownLineWords,
   ownPlaces,
   ownRowOf,
-  RESULT_NAMES,
   sectionOf,
-  STATEMENT_NAMES,
   type AccountId,
   type DepthCode,
   type OwnFault,
@@ -64,6 +62,7 @@ import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
 import { LayoutDesk } from '../model/layout-desk';
 import { TableEngine } from '../model/table-engine';
+import { terms } from '../../shared/words/terms';
 
 /** Faults that are shown at once; the others follow as these are mended. */
 const FAULTS_SHOWN = 5;
@@ -113,7 +112,7 @@ export class OwnPage {
     this.asProposed() ? this.proposed.chart() : this.proposed.base(),
   );
   private readonly statement = computed(() => this.desk.layout()?.statement ?? 'profitAndLoss');
-  protected readonly statementName = computed(() => STATEMENT_NAMES[this.statement()]);
+  protected readonly statementName = computed(() => terms().sheets[this.statement()]);
   protected readonly mayChange = computed(() => this.rights.may('change') && !this.desk.partly());
   protected readonly columnsShown = new ColumnsShown({
     text: () => this.desk.layout()?.columns ?? 'plain',
@@ -400,7 +399,7 @@ export class OwnPage {
     if (layout === null) return;
     const id = nextRowId(layout);
     const level = behind?.level ?? 0;
-    const row: OwnRow = { type: 'result', id, level, words: RESULT_NAMES.allYears };
+    const row: OwnRow = { type: 'result', id, level, words: terms().results.allYears };
     this.edit({ does: 'insert', behind: behind?.id ?? null, row });
   }
 

@@ -13,10 +13,10 @@ import { OneOfComponent } from '../../shared/components/one-of.component';
 import { PickComponent } from '../../shared/components/pick.component';
 import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
 import { longPeriod } from '../../shared/words/period-words';
-import { SHEET_WORDS } from '../../shared/words/statement-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { DEPTHS } from '../model/depths';
+import { plain, terms } from '../../shared/words/terms';
 
 /** Longest notes, in characters. */
 const NOTES_LIMIT = 2000;
@@ -34,7 +34,7 @@ const NOTES_LIMIT = 2000;
       </p>
       <fieldset>
         <legend i18n>Statements</legend>
-        @for (sheet of sheets; track sheet.code) {
+        @for (sheet of sheets(); track sheet.code) {
           <label class="sheet">
             @if ($first) {
               <input
@@ -158,7 +158,9 @@ export class PacketPage {
 
   protected readonly depths = DEPTHS;
   protected readonly notesLimit = NOTES_LIMIT;
-  protected readonly sheets = SHEET_CODES.map((code) => ({ code, words: SHEET_WORDS[code] }));
+  protected readonly sheets = computed(() =>
+    SHEET_CODES.map((code) => ({ code, words: terms().sheets[code] })),
+  );
   protected readonly sets = computed(() =>
     offeredSets(this.proposed.base()).map((value) => ({ value, words: COLUMN_SET_WORDS[value] })),
   );
@@ -185,6 +187,7 @@ export class PacketPage {
       columns: this.columns(),
       depth: this.depth(),
       ...(notes === '' ? {} : { notes }),
+      ...(plain() ? { plain: 'yes' as const } : {}),
     };
     const of = (format: string): string =>
       addressOf('exportChart', { clientId: this.clientId(), format, query });

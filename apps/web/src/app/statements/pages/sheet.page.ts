@@ -36,7 +36,6 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { columnsFullWords, ownName } from '../../shared/words/layout-words';
-import { SHEET_WORDS } from '../../shared/words/statement-words';
 import { Rights } from '../../session/state/rights';
 import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { ChartView } from '../../workspace/model/chart-view';
@@ -48,6 +47,7 @@ import { StatementTableComponent, type LineGesture } from '../components/stateme
 import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
 import { TableEngine } from '../model/table-engine';
+import { plain, terms } from '../../shared/words/terms';
 
 const STAYS: Readonly<Record<Extract<LinePlan, { ok: false }>['why'], string>> = {
   edge: $localize`It stands first or last of its group already. M sends it to another section.`,
@@ -99,7 +99,7 @@ export class SheetPage {
   protected readonly code = computed<SheetCode>(
     () => SHEET_CODES.find((code) => code === this.sheet()) ?? 'profitAndLoss',
   );
-  protected readonly name = computed(() => SHEET_WORDS[this.code()]);
+  protected readonly name = computed(() => terms().sheets[this.code()]);
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly depthCode = computed<DepthCode>(
     () => DEPTH_CODES.find((code) => code === this.depth()) ?? '2',
@@ -174,6 +174,7 @@ export class SheetPage {
       depth: this.depthCode(),
       zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
       ...this.openAndClosed(),
+      ...(plain() ? { plain: 'yes' as const } : {}),
     };
     const of = (format: string): string =>
       addressOf('exportChart', { clientId: this.clientId(), format, query });
@@ -246,7 +247,7 @@ export class SheetPage {
   protected async layOut(): Promise<void> {
     const statement = this.statement();
     if (statement === null) return;
-    const begun = beginOwn(this.proposed.chart(), statement);
+    const begun = beginOwn(this.proposed.chart(), statement, terms());
     const columns = this.columnsShown.text();
     const id = await this.layouts.begin({ ...begun, columns, name: ownName(begun.name) });
     if (id !== null)

@@ -1,10 +1,10 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { SHEET_CODES } from '@iunctus/core';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
-import { SHEET_WORDS } from '../../shared/words/statement-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ClientLayouts } from '../model/client-layouts';
+import { terms } from '../../shared/words/terms';
 
 /** Every statement of a client, as it will be handed over. */
 @Component({
@@ -18,7 +18,7 @@ import { ClientLayouts } from '../model/client-layouts';
       @if (proposed.ready()) {
         <nav i18n-aria-label aria-label="Statements">
           <h2 i18n>From the chart</h2>
-          @for (sheet of sheets; track sheet.code) {
+          @for (sheet of sheets(); track sheet.code) {
             <a
               [routerLink]="[sheet.code]"
               [queryParamsHandling]="'preserve'"
@@ -153,5 +153,7 @@ import { ClientLayouts } from '../model/client-layouts';
 export class StatementsPage {
   protected readonly proposed = inject(ProposedChart);
   protected readonly layouts = inject(ClientLayouts);
-  protected readonly sheets = SHEET_CODES.map((code) => ({ code, words: SHEET_WORDS[code] }));
+  protected readonly sheets = computed(() =>
+    SHEET_CODES.map((code) => ({ code, words: terms().sheets[code] })),
+  );
 }

@@ -7,19 +7,13 @@ import {
   viewChild,
 } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import {
-  accountOf,
-  KINDS,
-  searchAccounts,
-  titleOf,
-  type AccountId,
-  type FoundIn,
-} from '@iunctus/core';
+import { accountOf, searchAccounts, titleOf, type AccountId, type FoundIn } from '@iunctus/core';
 import { AutoComplete, type AutoCompleteCompleteEvent } from 'primeng/autocomplete';
 import { ProposedChart } from '../model/proposed-chart';
 import { ChartView } from '../model/chart-view';
 import { Commands, commandsFor, type Command } from '../model/commands';
 import { AT_ONCE, watchListKeys } from '../../shared/components/list-keys';
+import { terms } from '../../shared/words/terms';
 
 interface Choice {
   readonly title: string;
@@ -170,7 +164,7 @@ export class CommandFieldComponent {
       ({ id, foundIn }): Choice[] => {
         const account = accountOf(chart, id);
         if (account === undefined) return [];
-        const hint = FOUND_WORDS[foundIn] || KINDS[account.kind].name;
+        const hint = FOUND_WORDS[foundIn] || terms().kinds[account.kind];
         const title = titleOf(account);
         const spoken = spokenOf(title, hint);
         return [{ title, hint, keys: '', spoken, account: id, command: null }];

@@ -3,13 +3,17 @@ import { KIND_CODES, KINDS, type Element, type KindCode } from '@iunctus/core';
 import { ElementMarkComponent } from '../../shared/components/element-mark.component';
 import { PickComponent } from '../../shared/components/pick.component';
 import { ELEMENT_WORDS, landingWords } from '../../shared/words/statement-words';
+import { terms } from '../../shared/words/terms';
 
-const OPTIONS = KIND_CODES.map((value) => {
-  const { name: words, element, sentence } = KINDS[value];
-  const landing = landingWords(value);
-  const also = `${landing} ${sentence} ${ELEMENT_WORDS[element]}`;
-  return { value, words, also, element, landing, sentence };
-});
+/** Every kind in the words of the client; found by its standard name, too. */
+const allOptions = computed(() =>
+  KIND_CODES.map((value) => {
+    const { name, element, sentence } = KINDS[value];
+    const landing = landingWords(value);
+    const also = `${name} ${landing} ${sentence} ${ELEMENT_WORDS[element]}`;
+    return { value, words: terms().kinds[value], also, element, landing, sentence };
+  }),
+);
 
 /** Choosing a kind by typing part of its name; each says where it leads and what belongs there. */
 @Component({
@@ -68,7 +72,7 @@ export class KindChoiceComponent {
 
   protected readonly options = computed(() => {
     const near = this.near();
-    const own = OPTIONS.filter(({ element }) => element === near);
-    return [...own, ...OPTIONS.filter(({ element }) => element !== near)];
+    const own = allOptions().filter(({ element }) => element === near);
+    return [...own, ...allOptions().filter(({ element }) => element !== near)];
   });
 }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+} from '@angular/core';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
@@ -20,6 +28,7 @@ import { Undoing } from '../model/undoing';
 import { WorkspaceActions } from '../state/workspace.actions';
 import { workspaceFeature } from '../state/workspace.feature';
 import type { Notice } from '../state/notice';
+import { speakTo } from '../../shared/words/terms';
 import { counted } from '../../shared/words/counted';
 
 /** Everything of one client: the head with name and period, and the places below it. */
@@ -85,6 +94,8 @@ export class ClientPage {
   });
 
   constructor() {
+    effect(() => speakTo(this.client()));
+    inject(DestroyRef).onDestroy(() => speakTo(null));
     effect(() => {
       this.store.dispatch(WorkspaceActions.clientOpened({ clientId: this.clientId() }));
     });

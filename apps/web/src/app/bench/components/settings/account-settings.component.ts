@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import {
-  KINDS,
   OFFERED_IN,
   PAYEE_BOXES,
   resolvedSettings,
@@ -38,6 +37,7 @@ import { BudgetSettingComponent } from './budget-setting.component';
 import { DimensionSettingComponent } from './dimension-setting.component';
 import { SettingRowComponent } from './setting-row.component';
 import { TextsSettingComponent, type Texts } from './texts-setting.component';
+import { terms } from '../../../shared/words/terms';
 
 const choices = <T extends string>(words: Readonly<Record<T, string>>) =>
   (Object.keys(words) as T[]).map((value) => ({ value, words: words[value] }));
@@ -104,7 +104,7 @@ export class AccountSettingsComponent {
     settingGroups(this.account(), { chart: this.proposed.chart(), currency: this.currency() }),
   );
   protected readonly resolved = computed(() => resolvedSettings(this.account()));
-  protected readonly kindName = computed(() => KINDS[this.account().kind].name);
+  protected readonly kindName = computed(() => terms().kinds[this.account().kind]);
   protected readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
 
   private readonly filer = computed(() => {
