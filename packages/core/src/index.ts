@@ -101,6 +101,7 @@ export * from './statements/columns';
 export * from './statements/table-books';
 export * from './statements/table';
 export * from './planning/plan-line';
+export * from './planning/plan-line-onto';
 export type { SheetSource } from './statements/fill-sheet';
 export * from './statements/side-by-side';
 export * from './statements/trace';

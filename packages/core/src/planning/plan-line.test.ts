@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import type { Chart } from '../chart/chart';
 import { rollUpOver } from '../ledger/amounts';
-import { applyAll } from '../operations/apply';
+import { applyAll, inverseOf } from '../operations/apply';
 import { aChart } from '../testing/a-chart';
 import { randomChart } from '../testing/random';
 import { buildStatement } from '../statements/build';
 import { planLineKind, planLineStep, type LinePlan, type StatementLine } from './plan-line';
+import { planLineOnto, type LinePlace } from './plan-line-onto';
 
 const CIDER = aChart(
   [
@@ -114,4 +115,91 @@ describe('a line sent to another section', () => {
     const plan = planLineKind(CIDER, line('costOfSales', '5010'), 'costOfSales');
     expect(plan).toEqual({ ok: false, why: 'nothing' });
   });
+});
+
+describe('a line put onto another', () => {
+  const put = (from: string, target: string, where: LinePlace): Chart => {
+    const [a = '', b = ''] = [from, target];
+    const of = (key: string): StatementLine => {
+      const [section = '', accountId = ''] = key.split('/');
+      return line(section as StatementLine['section'], accountId);
+    };
+    return after(CIDER, planLineOnto(CIDER, { line: of(a), target: of(b), where }));
+  };
+  const nearby = (chart: Chart, key: string): readonly string[] => {
+    const lines = linesOf(chart);
+    const at = lines.indexOf(key);
+    return lines.slice(at - 1, at + 2);
+  };
+
+  it('stands beside it, in its group, with a number among its neighbours', () => {
+    const moved = put('operatingExpenses/6030', 'operatingExpenses/6010', 'before');
+    expect(nearby(moved, 'operatingExpenses/6030')).toEqual([
+      'title/operatingExpenses',
+      'operatingExpenses/6030',
+      'operatingExpenses/6010',
+    ]);
+  });
+
+  it('takes the kind that leads to another section, beside its lines', () => {
+    const moved = put('operatingExpenses/6030', 'costOfSales/5010', 'behind');
+    expect(nearby(moved, 'costOfSales/6030').slice(0, 2)).toEqual([
+      'costOfSales/5010',
+      'costOfSales/6030',
+    ]);
+    expect(linesOf(moved)).not.toContain('operatingExpenses/6030');
+  });
+
+  it('goes into the group that another heads', () => {
+    const moved = put('costOfSales/5010', 'operatingExpenses/6000', 'into');
+    expect(linesOf(moved)).toContain('operatingExpenses/5010');
+  });
+
+  it('stays where the order of kinds wants it, and within itself', () => {
+    const contra = planLineOnto(CIDER, {
+      line: line('nonCurrentAssets', '1590'),
+      target: line('nonCurrentAssets', '1500'),
+      where: 'before',
+    });
+    expect(contra).toEqual({ ok: false, why: 'orderOfKinds' });
+    const inside = planLineOnto(CIDER, {
+      line: line('operatingExpenses', '6000'),
+      target: line('operatingExpenses', '6010'),
+      where: 'behind',
+    });
+    expect(inside).toEqual({ ok: false, why: 'nothing' });
+  });
+
+  it('stands where it was put, and the inverse brings the statement of before back, on any chart', () => {
+    let done = 0;
+    const drawn = randomChart(20).chain((chart) =>
+      fc.record({
+        chart: fc.constant(chart),
+        from: fc.nat(200),
+        to: fc.nat(200),
+        where: fc.constantFrom<LinePlace>('before', 'behind', 'into'),
+      }),
+    );
+    fc.assert(
+      fc.property(drawn, ({ chart, from, to, where }) => {
+        const lines = linesOf(chart).filter((key) => /^[a-zA-Z]+\/[^/]+$/.test(key) && !/^(title|sum|total|group|result)\//.test(key));
+        const [a, b] = [lines[from % (lines.length || 1)], lines[to % (lines.length || 1)]];
+        if (a === undefined || b === undefined) return;
+        const [aSection = '', aId = ''] = a.split('/');
+        const [bSection = '', bId = ''] = b.split('/');
+        const target = line(bSection as StatementLine['section'], bId);
+        const plan = planLineOnto(chart, { line: line(aSection as StatementLine['section'], aId), target, where });
+        if (!plan.ok) return;
+        const outcome = applyAll(chart, plan.operations);
+        if (!outcome.ok) return;
+        done += 1;
+        expect(linesOf(outcome.chart)).toContain(`${bSection}/${aId}`);
+        const back = applyAll(outcome.chart, inverseOf(outcome.landed));
+        if (!back.ok) throw new Error(back.refusal.code);
+        expect(linesOf(back.chart)).toEqual(linesOf(chart));
+      }),
+      { numRuns: 400 },
+    );
+    expect(done).toBeGreaterThan(40);
+  }); // prettier-ignore
 });

@@ -32,7 +32,10 @@ const idsOf = (nodes: readonly ChartNode[]): readonly AccountId[] =>
   nodes.map(({ account }) => account.id);
 
 /** The lines beside a line, itself included, in the order of the statement. */
-const peersOf = (chart: Chart, { section, accountId }: StatementLine): readonly AccountId[] => {
+export const peersOf = (
+  chart: Chart,
+  { section, accountId }: StatementLine,
+): readonly AccountId[] => {
   const main = idsOf(sectionRoots(chart.roots, section, STRUCTURE).nodes);
   if (main.includes(accountId)) return main;
   const parent = nodeOf(chart, parentIdOf(chart, accountId) ?? '');

@@ -1,3 +1,4 @@
+import { CdkDrag, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-drop';
 import {
   CdkFixedSizeVirtualScroll,
   CdkVirtualForOf,
@@ -15,6 +16,7 @@ import {
   input,
   linkedSignal,
   output,
+  signal,
   viewChild,
 } from '@angular/core';
 import {
@@ -22,6 +24,7 @@ import {
   lookOf,
   sectionAndAccountOf,
   type ColumnSpec,
+  type LinePlace,
   type Minor,
   type RowKey,
   type StatementTable,
@@ -73,6 +76,17 @@ const OF_ANY = {
   c: 'chart',
 } as const;
 
+/** A line that is dragged, and where it would be dropped. */
+export interface LineDrag {
+  readonly key: RowKey;
+  readonly onto: RowKey;
+  readonly where: LinePlace;
+}
+
+/** Above and below these parts of a row, what is dropped goes before or behind it. */
+const BEFORE = 0.3;
+const BEHIND = 0.7;
+
 /** The keys of a statement as the chart lays it out, and of one that its client does. */
 export const LINE_KEYS: Readonly<Record<string, LineDoes>> = { ...OF_ANY, m: 'kind' };
 export const LAYOUT_KEYS: Readonly<Record<string, LineDoes>> = {
@@ -95,7 +109,7 @@ export const LAYOUT_KEYS: Readonly<Record<string, LineDoes>> = {
 @Component({
   selector: 'iu-statement-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport],
+  imports: [CdkDrag, CdkFixedSizeVirtualScroll, CdkVirtualForOf, CdkVirtualScrollViewport],
   templateUrl: './statement-table.component.html',
   styleUrl: './statement-table.component.css',
 })
@@ -112,6 +126,10 @@ export class StatementTableComponent {
   readonly everyRow = input(false);
   readonly columnChosen = output<number>();
   readonly gesture = output<LineGesture>();
+  /** Whether lines can be dragged. */
+  readonly drags = input(false);
+  readonly dragMoved = output<LineDrag | null>();
+  readonly dragDropped = output<LineDrag>();
   /** The key of the row at the cursor. */
   readonly cursorMoved = output<RowKey | null>();
 
@@ -240,6 +258,50 @@ export class StatementTableComponent {
     if (row?.type === 'line' || row?.type === 'ownLine')
       this.ask(index, row.open ? 'close' : 'open');
     else this.ask(index, 'change');
+  }
+
+  protected readonly dropAt = signal<{ readonly index: number; readonly where: LinePlace } | null>(
+    null,
+  );
+
+  protected canDrag({ row }: TableRow): boolean {
+    return this.drags() && row.type === 'line';
+  }
+
+  protected dropClass(index: number): string {
+    const at = this.dropAt();
+    return at?.index === index ? `drop-${at.where}` : '';
+  }
+
+  /** Shows where a line would go that is dragged. */
+  protected dragged({ pointerPosition }: CdkDragMove, key: RowKey): void {
+    const { nativeElement } = this.viewport().elementRef;
+    const { top } = nativeElement.getBoundingClientRect();
+    const place = (pointerPosition.y - top + nativeElement.scrollTop) / ROW_HEIGHT;
+    const index = Math.floor(place);
+    const row = this.table().rows[index]?.row;
+    const part = place - index;
+    const beside: LinePlace = part < 0.5 ? 'before' : 'behind';
+    const inside: LinePlace = row?.type === 'line' && row.open ? 'into' : beside;
+    const outside: LinePlace | null = part < BEFORE ? 'before' : part > BEHIND ? 'behind' : null;
+    const where = outside ?? inside;
+    const isLine = row?.type === 'line' && row.key !== key;
+    const at = isLine ? { index, where } : null;
+    const before = this.dropAt();
+    if (at?.index === before?.index && at?.where === before?.where) return;
+    this.dropAt.set(at);
+    this.dragMoved.emit(isLine ? { key, onto: row.key, where } : null);
+  }
+
+  protected dropped({ source }: CdkDragEnd, index: number, key: RowKey): void {
+    source.reset();
+    const at = this.dropAt();
+    const onto = at === null ? undefined : this.table().rows[at.index]?.row.key;
+    this.dropAt.set(null);
+    this.select(index);
+    this.focus();
+    this.dragMoved.emit(null);
+    if (at !== null && onto !== undefined) this.dragDropped.emit({ key, onto, where: at.where });
   }
 
   protected onKey(event: KeyboardEvent): void {

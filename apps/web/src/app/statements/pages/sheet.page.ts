@@ -14,16 +14,22 @@ import {
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import {
   accountOf,
+  applyAll,
   beginOwn,
   DEPTH_CODES,
   depthOfCode,
+  eachNode,
   elementOf,
   firstDayOf,
   lastDayOf,
+  nodeOf,
   planLineKind,
+  planLineOnto,
   planLineStep,
   sectionAndAccountOf,
+  sectionOf,
   SHEET_CODES,
+  type AccountId,
   type DepthCode,
   type KindCode,
   type LinePlan,
@@ -34,16 +40,22 @@ import {
 import { addressOf } from '../../shared/api/api.service';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
+import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { columnsFullWords, ownName } from '../../shared/words/layout-words';
 import { Rights } from '../../session/state/rights';
+import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { KindChoiceComponent } from '../../workspace/components/kind-choice.component';
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Undoing } from '../../workspace/model/undoing';
 import { ColumnStripComponent } from '../components/column-strip.component';
 import { StatementBarComponent } from '../components/statement-bar.component';
-import { StatementTableComponent, type LineGesture } from '../components/statement-table.component';
+import {
+  StatementTableComponent,
+  type LineDrag,
+  type LineGesture,
+} from '../components/statement-table.component';
 import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
 import { TableEngine } from '../model/table-engine';
@@ -67,6 +79,7 @@ const takeField = (host: HTMLElement): void => {
   selector: 'iu-sheet-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    AccountChoiceComponent,
     ColumnStripComponent,
     KindChoiceComponent,
     ReadingNoteComponent,
@@ -284,6 +297,53 @@ export class SheetPage {
     this.kindOf.set(null);
     if (key !== null) this.propose(key, (line) => planLineKind(this.proposed.chart(), line, kind));
     this.lines()?.focus();
+  }
+
+  /** The line that is being sent elsewhere, with all below it: it cannot go under itself. */
+  protected readonly within = computed<ReadonlySet<AccountId>>(() => {
+    const account = this.choosingFor();
+    const node = account === undefined ? undefined : nodeOf(this.proposed.chart(), account.id);
+    return new Set([...eachNode(node === undefined ? [] : [node])].map((one) => one.account.id));
+  });
+
+  protected putUnder(parentId: AccountId | null): void {
+    const [key, chart] = [this.kindOf(), this.proposed.chart()];
+    const parent = accountOf(chart, parentId ?? '');
+    const section = parent === undefined ? null : sectionOf(parent.kind);
+    this.kindOf.set(null);
+    this.lines()?.focus();
+    if (key === null || parentId === null || section === null) return;
+    const target = { section, accountId: parentId };
+    this.propose(key, (line) => planLineOnto(chart, { line, target, where: 'into' }));
+  }
+
+  private planned({ key, onto, where }: LineDrag): LinePlan | null {
+    const [line, target] = [sectionAndAccountOf(key), sectionAndAccountOf(onto)];
+    if (line?.accountId == null || target?.accountId == null) return null;
+    return planLineOnto(this.proposed.chart(), {
+      line: { section: line.section, accountId: line.accountId },
+      target: { section: target.section, accountId: target.accountId },
+      where,
+    });
+  }
+
+  /** Says what a line that is dragged would do to the chart, before it is dropped. */
+  protected preview(drag: LineDrag | null): void {
+    const plan = drag === null ? null : this.planned(drag);
+    if (plan === null) return this.notice.set('');
+    const chart = this.proposed.chart();
+    if (!plan.ok) return this.notice.set(STAYS[plan.why]);
+    const outcome = applyAll(chart, plan.operations);
+    if (!outcome.ok) return this.notice.set(refusalWords(outcome.refusal, chart));
+    const words = plan.operations.map((operation) =>
+      operationWords(operation, outcome.chart, chart),
+    );
+    this.notice.set(words.join(' · '));
+  }
+
+  protected drop(drag: LineDrag): void {
+    const plan = this.planned(drag);
+    if (plan !== null) this.propose(drag.key, () => plan);
   }
 
   protected leaveKind(): void {
