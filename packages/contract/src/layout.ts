@@ -77,7 +77,7 @@ export const OwnLayoutSchema = v.pipe(
   ),
   v.check(
     (layout) => ownProblem(layout) === null,
-    ({ input }) => PROBLEMS[ownProblem(input as OwnLayout) ?? 'unknownRow'],
+    ({ input }) => PROBLEMS[ownProblem(input) ?? 'unknownRow'],
   ),
 );
 

@@ -88,6 +88,7 @@ export * from './statements/names';
 export * from './statements/row-look';
 export * from './statements/row-name';
 export * from './statements/terms/terms';
+export type { StatementTerms } from './statements/terms/statement-terms';
 export * from './statements/strands';
 export * from './text/catch-all';
 export * from './statements/own/own-layout';

@@ -1,9 +1,9 @@
-import type { Chart } from '../chart/chart';
+import type { Chart, ChartNode } from '../chart/chart';
 import { eachNode } from '../chart/queries';
 import { addMonths } from '../dates/month';
 import type { Period } from '../dates/period';
 import { statementOf } from '../kinds/kinds';
-import { chartResults, sectionAmounts, type RollUp } from '../ledger/amounts';
+import { chartResults, sectionAmounts, shownAmount, type RollUp } from '../ledger/amounts';
 import { isBalanced } from '../ledger/balanced';
 import { cashFlowAmounts, cashHeld } from '../ledger/cash-flow';
 import { trialBalance } from '../ledger/trial-balance';
@@ -139,6 +139,8 @@ const fillTrialBalance: Fill = ({ chart, books, options }, columns) => {
       number,
       name,
       amount: of.get(id) ?? 0,
+      level: 0,
+      heading: false,
     }));
     const amount = negate(results.earlierYears);
     if (earlier)
@@ -178,6 +180,36 @@ export const fillOwn =
     });
   };
 
+/** The chart itself: every account under its heading, with what it comes to as it is read for its kind. */
+const fillChartReport: Fill = ({ chart, books, options }, columns) => {
+  const rollUps = columns.map(({ period }) => books.rollUp(period));
+  const holds = (node: ChartNode): boolean => rollUps.some((rollUp) => rollUp.total(node) !== 0);
+  const shown: { readonly node: ChartNode; readonly level: number }[] = [];
+  const walk = (node: ChartNode, level: number): void => {
+    const isLive = options.zeroLines && node.account.retiredOn === null;
+    if (level >= options.depth || !(isLive || holds(node) || node.children.some(holds))) return;
+    shown.push({ node, level });
+    for (const child of node.children) walk(child, level + 1);
+  };
+  for (const root of chart.roots) walk(root, 0);
+  return rollUps.map((rollUp) => ({
+    agrees: isBalanced(chart, rollUp),
+    rows: shown.map(({ node, level }) => {
+      const { id, number, name, kind, role } = node.account;
+      return {
+        type: 'account',
+        key: `account/${id}`,
+        accountId: id,
+        number,
+        name,
+        amount: shownAmount(kind, rollUp.total(node)),
+        level,
+        heading: role === 'heading',
+      };
+    }),
+  }));
+};
+
 /** How each sheet is filled: a row each. Columns of changes in equity come in pairs, the start and the end of each period. */
 export const SHEETS: Readonly<Record<SheetCode, Fill>> = {
   profitAndLoss: fillStandard('profitAndLoss'),
@@ -185,4 +217,5 @@ export const SHEETS: Readonly<Record<SheetCode, Fill>> = {
   cashFlow: fillCashFlow,
   changesInEquity: fillEquity,
   trialBalance: fillTrialBalance,
+  chartReport: fillChartReport,
 };

@@ -12,6 +12,7 @@ export const SHEET_NAMES: Readonly<Record<SheetCode, string>> = {
   cashFlow: 'Cash flow',
   changesInEquity: 'Changes in equity',
   trialBalance: 'Trial balance',
+  chartReport: 'Chart of accounts',
 };
 
 export const GROUP_NAMES: Readonly<Record<SheetCodes['group'], string>> = {

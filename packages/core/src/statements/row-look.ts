@@ -43,6 +43,7 @@ export const lookOf = (row: SheetRow): RowLook => {
     case 'result':
       return { ...PLAIN, depth: 1 };
     case 'account':
+      return { ...PLAIN, depth: row.level, heading: row.heading, bold: row.heading };
     case 'pageBreak':
       return PLAIN;
     default:

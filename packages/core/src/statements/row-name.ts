@@ -1,5 +1,6 @@
 import type { SheetRow } from './sheets';
-import { STANDARD_TERMS, type StatementTerms } from './terms/terms';
+import type { StatementTerms } from './terms/statement-terms';
+import { STANDARD_TERMS } from './terms/terms';
 
 /** What a row of a sheet is called. */
 export const rowName = (row: SheetRow, terms: StatementTerms = STANDARD_TERMS): string => {

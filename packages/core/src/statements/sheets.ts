@@ -11,6 +11,7 @@ export const SHEET_CODES = [
   'cashFlow',
   'changesInEquity',
   'trialBalance',
+  'chartReport',
 ] as const;
 export type SheetCode = (typeof SHEET_CODES)[number] | StatementCode;
 
@@ -21,7 +22,7 @@ export interface SheetCodes extends Codes {
   readonly group: StandardCodes['group'] | CashFlowCodes['group'];
 }
 
-/** A row of any sheet; `account` is one of a trial balance. */
+/** A row of any sheet; `account` is one of a list of accounts: a trial balance, or the chart with its headings. */
 export type SheetRow =
   | StatementRow<SheetCodes>
   | OwnSheetRow
@@ -32,4 +33,7 @@ export type SheetRow =
       readonly number: string | null;
       readonly name: string;
       readonly amount: number;
+      /** How deep it stands below the main accounts; 0 where a list has no levels. */
+      readonly level: number;
+      readonly heading: boolean;
     };

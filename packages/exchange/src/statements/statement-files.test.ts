@@ -143,7 +143,8 @@ const reckoned = (sheet: ExcelJS.Worksheet, name: string): number => {
 
 describe('a statement as a workbook', () => {
   it.each(
-    SHEET_CODES.flatMap((sheet) =>
+    // The chart is a list without sums.
+    SHEET_CODES.filter((sheet) => sheet !== 'chartReport').flatMap((sheet) =>
       ['plain', 'months', 'jan; feb; difference 2 1; percent 2 1; share 1'].map(
         (columns) => [sheet, columns] as const,
       ),

@@ -17,6 +17,7 @@ const LAYOUTS: Readonly<Record<SheetCode, readonly LayoutPart<SheetCodes>[]>> = 
   cashFlow: CASH_FLOW,
   changesInEquity: CHANGES_IN_EQUITY,
   trialBalance: [],
+  chartReport: [],
 };
 
 /** The parts of any sheet, top to bottom; none of one that lists accounts. */

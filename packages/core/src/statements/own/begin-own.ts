@@ -3,7 +3,8 @@ import type { SectionCode, StatementCode } from '../../kinds/caption';
 import { ledgerOf, rollUpOver } from '../../ledger/amounts';
 import { STANDARD_LAYOUTS } from '../definitions/all-statements';
 import type { LayoutPart } from '../layout';
-import { STANDARD_TERMS, type StatementTerms } from '../terms/terms';
+import type { StatementTerms } from '../terms/statement-terms';
+import { STANDARD_TERMS } from '../terms/terms';
 import { sectionRoots } from '../section-lines';
 import { OWN_LIMITS, type OwnLayout, type OwnRow, type OwnRowId } from './own-layout';
 

@@ -349,7 +349,7 @@ describe('a complete layout', () => {
         });
         const layout = gestures.reduce((so, gesture) => editOwn(so, gesture(so)), beginOwn(chart, statement));
         expect(ownProblem(layout)).toBeNull();
-        const table = tableOf(layout, { chart, monthly: { first: '2026-01', rows: rows as never }, columns: 'months', depth });
+        const table = tableOf(layout, { chart, monthly: { first: '2026-01', rows: rows }, columns: 'months', depth });
         const { faults } = ownPlaces(chart, layout);
         if (faults.length === 0) complete += 1;
         expect(table.agrees).toBe(faults.length === 0);

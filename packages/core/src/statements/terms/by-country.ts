@@ -1,5 +1,5 @@
 import type { CountryCode } from '../../countries/countries';
-import type { OtherTerms } from './terms';
+import type { OtherTerms } from './statement-terms';
 
 /** Names that kinds and captions have in a country, and no account of a starting chart. Common practice, no source. */
 export const KIND_TERMS: Readonly<

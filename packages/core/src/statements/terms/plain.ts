@@ -1,4 +1,4 @@
-import type { OtherTerms } from './terms';
+import type { OtherTerms } from './statement-terms';
 
 /** For somebody who does not know the ledger's words. */
 export const PLAIN: OtherTerms = {
@@ -8,6 +8,7 @@ export const PLAIN: OtherTerms = {
     cashFlow: 'Where the money went',
     changesInEquity: 'How the owners’ part changed',
     trialBalance: 'Every balance',
+    chartReport: 'Every account',
   },
   groups: {
     operatingActivities: 'From running the business',

@@ -10,30 +10,15 @@ import {
   SHEET_NAMES,
   TOTAL_NAMES,
 } from '../names';
-import type { SheetCode, SheetCodes } from '../sheets';
 import { ISLES, KIND_TERMS, NON_PROFITS, NON_PROFITS_OF_THE_ISLES } from './by-country';
 import { PLAIN } from './plain';
-
-/** What is said on statements: their names, those of their parts, and those of kinds. */
-export interface StatementTerms {
-  readonly sheets: Readonly<Record<SheetCode, string>>;
-  readonly groups: Readonly<Record<SheetCodes['group'], string>>;
-  readonly sections: Readonly<Record<SheetCodes['section'], string>>;
-  readonly sectionTotals: Readonly<Record<SheetCodes['section'], string>>;
-  readonly totals: Readonly<Record<SheetCodes['total'], string>>;
-  readonly results: Readonly<Record<'earlierYears' | 'thisYear' | 'allYears', string>>;
-}
+import type { OtherTerms, StatementTerms } from './statement-terms';
 
 /** Terms with the names of kinds and of the captions on which they land. */
 export interface Terms extends StatementTerms {
   readonly kinds: Readonly<Record<KindCode, string>>;
   readonly captions: Readonly<Record<CaptionCode, string>>;
 }
-
-/** Terms that differ from others. */
-export type OtherTerms = {
-  readonly [K in keyof StatementTerms]?: Readonly<Partial<StatementTerms[K]>>;
-};
 
 /** Whose terms are asked for. `country` is ISO 3166-1 alpha-2. */
 export interface TermsOf {

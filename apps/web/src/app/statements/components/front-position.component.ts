@@ -33,7 +33,7 @@ import type { PicturePoint } from './picture.component';
         <iu-front-card
           title="Pinned balances"
           i18n-title
-          sort="lines"
+          [sort]="'lines'"
           [series]="front.pinned()"
           [labels]="labels()"
           [currency]="currency()"

@@ -35,7 +35,7 @@ import type { PicturePoint } from './picture.component';
       <iu-front-card
         title="Revenue and profit by month"
         i18n-title
-        sort="columns"
+        [sort]="'columns'"
         [series]="front.course()"
         [labels]="front.labels()"
         [currency]="currency()"
@@ -44,7 +44,7 @@ import type { PicturePoint } from './picture.component';
       <iu-front-card
         title="Expenses by main account"
         i18n-title
-        sort="stacked"
+        [sort]="'stacked'"
         [series]="front.expenses()"
         [labels]="front.labels()"
         [currency]="currency()"
@@ -52,7 +52,7 @@ import type { PicturePoint } from './picture.component';
       />
       <iu-front-card
         [title]="againstTitle()"
-        sort="bars"
+        [sort]="'bars'"
         [series]="front.against()"
         [labels]="front.againstLabels()"
         [currency]="currency()"
@@ -61,7 +61,7 @@ import type { PicturePoint } from './picture.component';
       @if (front.byValue(); as by) {
         <iu-front-card
           [title]="byTitle(by.name)"
-          sort="bars"
+          [sort]="'bars'"
           [series]="[{ name: revenue(), amounts: by.amounts }]"
           [labels]="by.labels"
           [currency]="currency()"
@@ -73,7 +73,7 @@ import type { PicturePoint } from './picture.component';
           title="Miscellaneous and the like"
           i18n-title
           [says]="catchAllSays()"
-          sort="stacked"
+          [sort]="'stacked'"
           [series]="front.catchAll()"
           [labels]="front.labels()"
           [currency]="currency()"
@@ -84,7 +84,7 @@ import type { PicturePoint } from './picture.component';
         <iu-front-card
           title="Pinned, by month"
           i18n-title
-          sort="lines"
+          [sort]="'lines'"
           [series]="front.pinned()"
           [labels]="front.labels()"
           [currency]="currency()"

@@ -5,7 +5,7 @@ import {
   computed,
   DestroyRef,
   effect,
-  ElementRef,
+  type ElementRef,
   inject,
   input,
   output,
@@ -26,6 +26,12 @@ export interface PictureSeries {
 export interface PicturePoint {
   readonly series: number;
   readonly at: number;
+}
+
+/** A point as the library tells of it. */
+interface DrawnPoint {
+  readonly seriesIndex?: number;
+  readonly dataPointIndex?: number;
 }
 
 /** How amounts are drawn: beside one another, on one another, as lines, lying. */
@@ -93,10 +99,8 @@ export class PictureComponent {
         fontFamily: 'inherit',
         foreColor: this.colour('--ink-2'),
         events: {
-          dataPointSelection: (_event, _chart, { seriesIndex, dataPointIndex }) =>
-            this.choose(seriesIndex, dataPointIndex),
-          markerClick: (_event, _chart, { seriesIndex, dataPointIndex }) =>
-            this.choose(seriesIndex, dataPointIndex),
+          dataPointSelection: (_event, _chart, point: DrawnPoint) => this.choose(point),
+          markerClick: (_event, _chart, point: DrawnPoint) => this.choose(point),
         },
       },
       theme: { mode: dark ? 'dark' : 'light' },
@@ -138,9 +142,8 @@ export class PictureComponent {
     await this.chart.render();
   }
 
-  private choose(series: number | undefined, at: number | undefined): void {
-    if (series !== undefined && at !== undefined && series >= 0 && at >= 0)
-      this.chosen.emit({ series, at });
+  private choose({ seriesIndex: series = -1, dataPointIndex: at = -1 }: DrawnPoint): void {
+    if (series >= 0 && at >= 0) this.chosen.emit({ series, at });
   }
 
   private colour(name: string): string {

@@ -88,7 +88,7 @@ const BEFORE = 0.3;
 const BEHIND = 0.7;
 
 /** The keys of a statement as the chart lays it out, and of one that its client does. */
-export const LINE_KEYS: Readonly<Record<string, LineDoes>> = { ...OF_ANY, m: 'kind' };
+const LINE_KEYS: Readonly<Record<string, LineDoes>> = { ...OF_ANY, m: 'kind' };
 export const LAYOUT_KEYS: Readonly<Record<string, LineDoes>> = {
   ...OF_ANY,
   'Alt ArrowLeft': 'outwards',

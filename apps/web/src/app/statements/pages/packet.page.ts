@@ -1,12 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import {
-  offeredSets,
-  SHEET_CODES,
-  type ColumnSet,
-  type DepthCode,
-  type SheetCode,
-} from '@iunctus/core';
+import { offeredSets, SHEET_CODES, type ColumnSet, type DepthCode } from '@iunctus/core';
 import { addressOf } from '../../shared/api/api.service';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { OneOfComponent } from '../../shared/components/one-of.component';
@@ -15,6 +9,7 @@ import { COLUMN_SET_WORDS } from '../../shared/words/column-words';
 import { longPeriod } from '../../shared/words/period-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { ClientLayouts } from '../model/client-layouts';
 import { DEPTHS } from '../model/depths';
 import { plain, terms } from '../../shared/words/terms';
 
@@ -154,17 +149,22 @@ const NOTES_LIMIT = 2000;
 export class PacketPage {
   private readonly main = inject(Store).selectSignal(workspaceFeature.selectPeriod);
   private readonly proposed = inject(ProposedChart);
+  private readonly layouts = inject(ClientLayouts);
   readonly clientId = input.required<string>();
 
   protected readonly depths = DEPTHS;
   protected readonly notesLimit = NOTES_LIMIT;
-  protected readonly sheets = computed(() =>
-    SHEET_CODES.map((code) => ({ code, words: terms().sheets[code] })),
-  );
+  /** What can be in it: statements from the chart, and those that are laid out by hand. */
+  protected readonly sheets = computed<
+    readonly { readonly code: string; readonly words: string }[]
+  >(() => [
+    ...SHEET_CODES.map((code) => ({ code, words: terms().sheets[code] })),
+    ...this.layouts.all().map(({ id, layout }) => ({ code: id, words: layout.name })),
+  ]);
   protected readonly sets = computed(() =>
     offeredSets(this.proposed.base()).map((value) => ({ value, words: COLUMN_SET_WORDS[value] })),
   );
-  protected readonly chosen = signal<ReadonlySet<SheetCode>>(
+  protected readonly chosen = signal<ReadonlySet<string>>(
     new Set(['profitAndLoss', 'balanceSheet', 'cashFlow', 'changesInEquity']),
   );
   protected readonly columns = signal<ColumnSet>('yearBefore');
@@ -177,7 +177,9 @@ export class PacketPage {
   /** Where the packet is had; `null` while nothing is chosen. */
   protected readonly files = computed(() => {
     const [main, chosen] = [this.main(), this.chosen()];
-    const sheets = SHEET_CODES.filter((code) => chosen.has(code)).join(',');
+    const sheets = this.sheets()
+      .flatMap(({ code }) => (chosen.has(code) ? code : []))
+      .join(',');
     if (main === null || sheets === '') return null;
     const notes = this.notes();
     const query = {
@@ -194,7 +196,7 @@ export class PacketPage {
     return { pdf: of('packet-pdf'), xlsx: of('packet-xlsx') };
   });
 
-  protected toggle(code: SheetCode): void {
+  protected toggle(code: string): void {
     this.chosen.update((before) => {
       const chosen = new Set(before);
       if (!chosen.delete(code)) chosen.add(code);

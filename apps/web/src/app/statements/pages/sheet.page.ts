@@ -117,7 +117,10 @@ export class SheetPage {
   protected readonly depthCode = computed<DepthCode>(
     () => DEPTH_CODES.find((code) => code === this.depth()) ?? '2',
   );
-  protected readonly zeroLines = computed(() => this.zero() === '1');
+  /** A chart is shown whole, statements without lines at zero, until something else is said. */
+  protected readonly zeroLines = computed(
+    () => (this.zero() ?? (this.code() === 'chartReport' ? '1' : '0')) === '1',
+  );
   protected readonly asProposed = computed(() => this.as() !== 'adopted');
 
   protected readonly columnsShown = new ColumnsShown({
@@ -132,8 +135,11 @@ export class SheetPage {
   /** A list of accounts has no levels. */
   protected readonly hasDepth = computed(() => this.code() !== 'trialBalance');
   /** Lines of these stand where their kinds lead, so that they can be moved; those of others follow. */
+  private readonly listsAccounts = computed(
+    () => this.code() === 'trialBalance' || this.code() === 'chartReport',
+  );
   protected readonly hasHandles = computed(
-    () => this.code() !== 'cashFlow' && this.code() !== 'trialBalance',
+    () => this.code() !== 'cashFlow' && !this.listsAccounts(),
   );
   /** Standard statements of which one’s own can be made. */
   private readonly statement = computed<StatementCode | null>(() => {

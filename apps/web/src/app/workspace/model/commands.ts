@@ -20,6 +20,7 @@ export type PlaceName =
   | 'statements/cashFlow'
   | 'statements/changesInEquity'
   | 'statements/trialBalance'
+  | 'statements/chartReport'
   | 'statements/budget'
   | 'statements/packet'
   | 'ledger/journal'
@@ -116,6 +117,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Statement: cash flow`, 'statements/cashFlow'),
   place($localize`Statement: changes in equity`, 'statements/changesInEquity'),
   place($localize`Statement: trial balance`, 'statements/trialBalance'),
+  place($localize`Chart report: every account with what it comes to`, 'statements/chartReport'),
   place($localize`Budgets: what is expected, month by month`, 'statements/budget'),
   place($localize`Print a packet of statements`, 'statements/packet'),
   place($localize`New journal entry`, 'ledger/new'),
