@@ -49,7 +49,7 @@ const LAST_COLUMN = 11;
   imports: [ReadingNoteComponent, RouterLink],
   providers: [TableEngine, BudgetBoard],
   templateUrl: './budget.page.html',
-  styleUrl: './budget.page.css',
+  styleUrls: ['./statement-page.css', './budget.page.css'],
   host: { '(document:keydown)': 'onUndo($event)' },
 })
 export class BudgetPage {

@@ -1,12 +1,10 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { Router, RouterLink } from '@angular/router';
-import { Store } from '@ngrx/store';
-import { firstDayOf, lastDayOf } from '@iunctus/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
-import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { FrontPositionComponent } from '../components/front-position.component';
 import { FrontResultsComponent } from '../components/front-results.component';
 import type { FrontOpening } from '../model/front-opening';
+import { LineOpenings } from '../model/line-openings';
 
 /** The client’s front page: what matters, in figures and pictures, as adopted; the same numbers as the statements. */
 @Component({
@@ -19,7 +17,10 @@ import type { FrontOpening } from '../model/front-opening';
       @if (proposed.ready()) {
         <div class="cards">
           <iu-front-results (opened)="open($event)" />
-          <iu-front-position (opened)="open($event)" (cashOpened)="openCashFlow()" />
+          <iu-front-position
+            (opened)="open($event)"
+            (cashOpened)="openings.statement('cashFlow')"
+          />
           <p i18n class="muted wide">
             As adopted. Accounts are pinned on the chart, with Space, under Statements.
           </p>
@@ -65,28 +66,12 @@ import type { FrontOpening } from '../model/front-opening';
 })
 export class FrontPage {
   protected readonly proposed = inject(ProposedChart);
-  private readonly router = inject(Router);
-  private readonly period = inject(Store).selectSignal(workspaceFeature.selectPeriod);
-  readonly clientId = input.required<string>();
+  protected readonly openings = inject(LineOpenings);
 
   /** Reads the entries behind a figure; a total that is reckoned opens its statement. */
   protected open({ of, month }: FrontOpening): void {
-    const period = month === null ? this.period() : { first: month, last: month };
-    if (period === null) return;
-    if (of.startsWith('total/'))
-      return void this.router.navigate([
-        '/clients',
-        this.clientId(),
-        'statements',
-        'profitAndLoss',
-      ]);
-    const [first, last] = [firstDayOf(period.first), lastDayOf(period.last)];
-    void this.router.navigate(['/clients', this.clientId(), 'ledger', 'register'], {
-      queryParams: { of, first, last },
-    });
-  }
-
-  protected openCashFlow(): void {
-    void this.router.navigate(['/clients', this.clientId(), 'statements', 'cashFlow']);
+    if (of.startsWith('total/')) return this.openings.statement('profitAndLoss');
+    if (month === null) this.openings.register(of);
+    else this.openings.register(of, { first: month, last: month });
   }
 }

@@ -14,9 +14,7 @@ import {
   accountOf,
   DEPTH_CODES,
   depthOfCode,
-  firstDayOf,
   isLeaf,
-  lastDayOf,
   layoutOf,
   nextRowId,
   OWN_LIMITS,
@@ -61,6 +59,7 @@ import {
 import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
 import { LayoutDesk } from '../model/layout-desk';
+import { LineOpenings } from '../model/line-openings';
 import { TableEngine } from '../model/table-engine';
 import { terms } from '../../shared/words/terms';
 
@@ -82,7 +81,7 @@ const FAULTS_SHOWN = 5;
   ],
   providers: [LayoutDesk, TableEngine],
   templateUrl: './own.page.html',
-  styleUrl: './own.page.css',
+  styleUrls: ['./statement-page.css', './own.page.css'],
   host: { '(document:keydown)': 'onKey($event)' },
 })
 export class OwnPage {
@@ -92,6 +91,7 @@ export class OwnPage {
   protected readonly proposed = inject(ProposedChart);
   private readonly rights = inject(Rights);
   private readonly view = inject(ChartView);
+  private readonly openings = inject(LineOpenings);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   private readonly lines = viewChild(StatementTableComponent);
@@ -252,9 +252,9 @@ export class OwnPage {
         this.open.update((open) => new Map(open).set(key, does === 'open'));
         return;
       case 'lines':
-        return this.openRegister(accountId);
+        return this.openings.register(accountId);
       case 'chart':
-        return this.goToChart(accountId);
+        return this.openings.chart(accountId, this.view);
       default:
         if (this.mayChange()) this.layOut(this.rowOf(ownRowOf(key)), does);
     }
@@ -406,20 +406,5 @@ export class OwnPage {
   protected async drop(): Promise<void> {
     if (await this.layouts.drop(this.layoutId()))
       void this.router.navigate(['/clients', this.clientId(), 'statements', this.statement()]);
-  }
-
-  private openRegister(of: AccountId | null): void {
-    const period = this.engine.context()?.main;
-    if (period === undefined || of === null) return;
-    const [first, last] = [firstDayOf(period.first), lastDayOf(period.last)];
-    void this.router.navigate(['/clients', this.clientId(), 'ledger', 'register'], {
-      queryParams: { of, first, last },
-    });
-  }
-
-  private goToChart(id: AccountId | null): void {
-    if (id === null) return;
-    this.view.goTo(id);
-    void this.router.navigate(['/clients', this.clientId(), 'chart']);
   }
 }

@@ -20,8 +20,6 @@ import {
   depthOfCode,
   eachNode,
   elementOf,
-  firstDayOf,
-  lastDayOf,
   nodeOf,
   planLineKind,
   planLineOnto,
@@ -58,6 +56,7 @@ import {
 } from '../components/statement-table.component';
 import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
+import { LineOpenings } from '../model/line-openings';
 import { TableEngine } from '../model/table-engine';
 import { plain, terms } from '../../shared/words/terms';
 
@@ -89,7 +88,7 @@ const takeField = (host: HTMLElement): void => {
   ],
   providers: [TableEngine],
   templateUrl: './sheet.page.html',
-  styleUrl: './sheet.page.css',
+  styleUrls: ['./statement-page.css', './sheet.page.css'],
   host: { '(document:keydown)': 'onKey($event)' },
 })
 export class SheetPage {
@@ -97,6 +96,7 @@ export class SheetPage {
   protected readonly proposed = inject(ProposedChart);
   protected readonly rights = inject(Rights);
   private readonly view = inject(ChartView);
+  private readonly openings = inject(LineOpenings);
   private readonly undoing = inject(Undoing);
   private readonly layouts = inject(ClientLayouts);
   private readonly router = inject(Router);
@@ -286,9 +286,9 @@ export class SheetPage {
         this.open.update((open) => new Map(open).set(key, does === 'open'));
         return;
       case 'lines':
-        return this.openRegister(sectionAndAccountOf(key) === null ? accountId : key);
+        return this.openings.register(sectionAndAccountOf(key) === null ? accountId : key);
       case 'chart':
-        return this.goToChart(accountId);
+        return this.openings.chart(accountId, this.view);
       case 'kind':
         if (this.mayChange() && sectionAndAccountOf(key)?.accountId != null) this.kindOf.set(key);
         return;
@@ -368,20 +368,5 @@ export class SheetPage {
     if (!planned.ok) return this.notice.set(STAYS[planned.why]);
     const refusal = this.proposed.propose(planned.operations);
     if (refusal !== null) this.notice.set(refusalWords(refusal, this.proposed.chart()));
-  }
-
-  private openRegister(of: string | null): void {
-    const period = this.engine.context()?.main;
-    if (period === undefined || of === null) return;
-    const [first, last] = [firstDayOf(period.first), lastDayOf(period.last)];
-    void this.router.navigate(['/clients', this.clientId(), 'ledger', 'register'], {
-      queryParams: { of, first, last },
-    });
-  }
-
-  private goToChart(id: string | null): void {
-    if (id === null) return;
-    this.view.goTo(id);
-    void this.router.navigate(['/clients', this.clientId(), 'chart']);
   }
 }
