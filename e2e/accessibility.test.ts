@@ -116,7 +116,8 @@ const PLACES: readonly {
       ['the cash flow', 'cashFlow?columns=quarters', 'Cash from operating activities'],
       ['changes in equity', 'changesInEquity', 'Total equity'],
       ['the trial balance', 'trialBalance', '1010'],
-      ['the chart report', 'chartReport', '6110 Rent'],
+      ['the chart report', 'chartReport', '1010'],
+
       ['a packet', 'packet', 'Notes of the preparer'],
       ['the budget', 'budget', 'Begin with them'],
     ] as const

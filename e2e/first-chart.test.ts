@@ -52,7 +52,7 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.seesNoMore('NAICS 332710');
     await maren.press('Tab', 'Space');
     await maren.sees('Professional liability insurance');
-    await maren.sees('Profit and loss › Operating expenses');
+    await maren.sees('Statement of activities › Operating expenses');
   });
 
   it('arrives as a proposal like any other change', async () => {
@@ -69,7 +69,7 @@ describe('a client’s first chart, by keyboard alone', () => {
     await maren.goTo('Retainers');
     await maren.press('n');
     await maren.page.waitForSelector('iu-row-editor .name:focus');
-    await maren.sees('Profit and loss › Revenue › Services');
+    await maren.sees('Statement of activities › Revenue and support › Services');
     await maren.type('Rowing courses');
     await maren.press('Enter');
     await maren.lineShows('Rowing courses');

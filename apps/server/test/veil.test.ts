@@ -24,7 +24,8 @@ import {
 /** What only Maren may see: names and texts, numbers, and amounts in minor units as they are and as they are written. */
 const MARKS = [/zebra/i, /\b77[67]\d\b/, /8675309|86[,.]?753\.09/, /4242171|42[,.]?421\.71/];
 /** Where an account that everybody sees is read line by line, its own amounts stand: what was paid from it, never for what. */
-const LINE_BY_LINE = /\/(journal|journal-closed|register)(\?|$)/;
+// What simulated sources tell is drawn by the day: it may hold any amount, and no account.
+const LINE_BY_LINE = /\/(journal|journal-closed|register)(\?|$)|\/simulated\//;
 const NAMES = MARKS.slice(0, 2);
 /** Ids are drawn at random, and now and then hold the digits of a mark. */
 const IDS = /[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12}/gi;
@@ -122,6 +123,30 @@ describe('restricted accounts, looked for by a colleague', () => {
       sample: { by: 'account', accountId: b.id },
       expected: { section: 'operatingExpenses', underId: null, returnLine: null },
     };
+    const layout = {
+      name: 'For the bank',
+      statement: 'profitAndLoss',
+      rows: [
+        {
+          type: 'line',
+          id: 'r1',
+          level: 0,
+          words: 'Zebra line',
+          accounts: [a.id, b.id],
+          section: null,
+          shows: 'debit',
+          hideZero: false,
+        },
+      ],
+      columns: 'plain',
+      complete: false,
+    };
+    const noted = { key: `neverUsed ${a.id}`, print: '{}', until: null, reason: 'Zebra' };
+    for (const [path, body] of [
+      [`layouts/${randomUUID()}`, { version: 0, layout }],
+      ['finding-notes', noted],
+    ] as const)
+      expect((await maren.ask('PUT', `/clients/${clientId}/${path}`, body)).status).toBe(200);
     for (const content of [rule, proof]) {
       const path = `/clients/${clientId}/routes/${randomUUID()}`;
       expect((await maren.ask('PUT', path, { version: 0, content })).status).toBe(200);
@@ -155,6 +180,7 @@ describe('restricted accounts, looked for by a colleague', () => {
   /** With what an endpoint can be asked at a path. */
   const queriesOf = (name: EndpointName, path: string, dimensions: readonly string[]): string[] => {
     if (name === 'balances') return [`?${PERIOD}`];
+    if (name === 'findAccounts') return ['?words=zebra', '?words=777', '?words=pay'];
     if (name === 'monthlyByValue') return dimensions.map((id) => `?dimension=${id}`);
     if (name !== 'exportChart') return [''];
     const shown = `${PERIOD}&depth=all&zero=yes`;

@@ -7,6 +7,7 @@ import { ExportQuery } from './exports';
 import { IndustriesAnswer, IndustriesQuery } from './industry';
 import * as kept from './kept-chart';
 import { KindLesson, KindLessonsAnswer } from './kind-lesson';
+import { FindingNoteSchema, FindingNotesAnswer } from './finding-note';
 import * as front from './front';
 import * as layouts from './layout';
 import * as ledger from './ledger';
@@ -104,6 +105,9 @@ export const ENDPOINTS = {
   locks: { method: 'get', path: `${CLIENT}/locks`, summary: 'Through which day the books are locked, and by whom', may: 'readAll', answer: ledger.LocksAnswer },
   lock: { method: 'post', path: `${CLIENT}/locks`, summary: 'Lock the books through a day, or open them again', may: 'lockBooks', request: ledger.LockRequest, answer: ledger.LocksAnswer },
   postOpening: { method: 'post', path: `${CLIENT}/openings`, summary: 'Bring accounts to their opening balances', may: 'post', request: ledger.PostOpeningRequest, most: 8 * MB, answer: ledger.OpeningPosted },
+  findingNotes: { method: 'get', path: `${CLIENT}/finding-notes`, summary: 'Findings that were put off or set aside', may: 'readAll', answer: FindingNotesAnswer },
+  noteFinding: { method: 'put', path: `${CLIENT}/finding-notes`, summary: 'Put a finding off, or set it aside', may: 'change', request: FindingNoteSchema, most: 4 * KB },
+  dropFindingNote: { method: 'delete', path: `${CLIENT}/finding-notes/:noteId`, summary: 'Bring a finding back', may: 'change' },
   layouts: { method: 'get', path: `${CLIENT}/layouts`, summary: 'Statements as the client wants them', may: 'readAll', answer: layouts.LayoutsAnswer },
   keepLayout: { method: 'put', path: LAYOUT, summary: 'Keep one of them', may: 'change', request: layouts.LayoutRequest, most: 256 * KB, answer: layouts.LayoutKept },
   dropLayout: { method: 'delete', path: LAYOUT, summary: 'Drop one of them', may: 'change' },

@@ -13,6 +13,7 @@ export * from './opening';
 export * from './kept-chart';
 export * from './known-list';
 export * from './ledger';
+export * from './finding-note';
 export * from './front';
 export * from './layout';
 export * from './routes';

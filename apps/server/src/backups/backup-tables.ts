@@ -33,6 +33,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('standing_entry_day', 'chart_id, standing_id, due'),
   ofChart('route_item', 'chart_id, id'),
   ofChart('layout', 'chart_id, id'),
+  ofChart('finding_note', 'chart_id, key'),
   ofChart('line_set_aside', 'chart_id, line_id'),
   ofChart('dimension_value_use', 'chart_id, value_id'),
   ofChart('account_month_total', 'chart_id, account_id, month'),

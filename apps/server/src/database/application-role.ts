@@ -29,6 +29,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   period_lock: 'INSERT',
   standing_entry: 'INSERT, DELETE, UPDATE (name, frequency, first_day, last_day, times, content)',
   standing_entry_day: 'INSERT, DELETE',
+  finding_note: 'INSERT, DELETE, UPDATE (print, until, reason, author_id, noted_at)',
   layout: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
   route_item: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
   line_set_aside: 'INSERT, DELETE',

@@ -45,6 +45,7 @@ const TABLES: readonly (readonly [table: string, by: 'practice' | 'chart' | 'use
   ['standing_entry', 'practice'],
   ['route_item', 'practice'],
   ['layout', 'practice'],
+  ['finding_note', 'practice'],
   ['line_set_aside', 'practice'],
   ['entry_draft', 'practice'],
   ['period_lock', 'practice'],

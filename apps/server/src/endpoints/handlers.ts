@@ -14,6 +14,7 @@ import { postOpeningOf } from '../openings/openings.service';
 import { overviewOf } from '../overviews/overview.service';
 import { idIn, numberIn } from '../problems/read-request';
 import { problem } from '../problems/problem';
+import { dropFindingNote, findingNotesOf, noteFinding } from '../findings/findings.service';
 import { figuresOf } from '../fronts/figures.service';
 import { findAccounts } from '../fronts/found-accounts.service';
 import { findIndustries } from '../industries/industries.service';
@@ -192,6 +193,14 @@ export const HANDLERS: Handlers = {
   lock: ({ pool }, call) => lockBooks(pool, call.viewer, { ...booksIn(call), request: call.body }),
   postOpening: ({ pool }, call) =>
     postOpeningOf(pool, call.viewer, { clientId: clientIn(call), opening: call.body }),
+  findingNotes: ({ pool }, call) => findingNotesOf(pool, call.viewer, clientIn(call)),
+  noteFinding: ({ pool }, call) =>
+    noteFinding(pool, call.viewer, { clientId: clientIn(call), note: call.body }),
+  dropFindingNote: ({ pool }, call) =>
+    dropFindingNote(pool, call.viewer, {
+      clientId: clientIn(call),
+      noteId: idIn(call.params, 'noteId'),
+    }),
   layouts: ({ pool }, call) => layoutsOfClient(pool, call.viewer, clientIn(call)),
   keepLayout: ({ pool }, call) =>
     keepLayout(pool, call.viewer, { ...layoutIn(call), request: call.body }),

@@ -1,6 +1,7 @@
 import {
   findingsOf,
   knownAccount,
+  lookAt,
   RETURN_FORMS,
   returnFile,
   returnSheet,
@@ -47,15 +48,13 @@ const titleIn = (chart: Chart, id: string): string => {
 
 /** What is found about the accounts of a return before it is handed on. */
 const toLookAt = ({ chart, client }: Taken, sheet: ReturnSheet): ReturnWorkbook['toLookAt'] =>
-  findingsOf('misplacedLine', {
-    chart,
-    plan: chart.settings.plan,
-    returned: { sheet, filer: client },
-  }).map(({ accountIds: [id = ''], facts }) => ({
-    title: titleIn(chart, id),
-    why: WHY[facts.why],
-    amount: facts.amount,
-  }));
+  findingsOf('misplacedLine', lookAt(chart, { returned: { sheet, filer: client } })).map(
+    ({ accountIds: [id = ''], facts }) => ({
+      title: titleIn(chart, id),
+      why: WHY[facts.why],
+      amount: facts.amount,
+    }),
+  );
 
 /** The client's return for the fiscal year in which a period ends, as a workbook is made of it. */
 export const returnPartsOf = async (taken: Taken, period: Period): Promise<ReturnWorkbook> => {

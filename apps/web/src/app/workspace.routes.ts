@@ -59,6 +59,11 @@ export const WORKSPACE_ROUTES: Routes = [
         loadComponent: () => import('./history/pages/history.page').then((m) => m.HistoryPage),
       },
       {
+        path: 'tidy',
+        title: 'Tidy · Iunctus',
+        loadComponent: () => import('./tidy/pages/tidy.page').then((m) => m.TidyPage),
+      },
+      {
         path: 'statements',
         title: 'Statements · Iunctus',
         loadComponent: () =>

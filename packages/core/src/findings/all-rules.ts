@@ -1,17 +1,87 @@
-import type { FindingCode, FindingOf, FindingRule, LookedAt } from './finding';
+import type { Chart } from '../chart/chart';
+import { applyAll } from '../operations/apply';
+import type { Finding, FindingCode, FindingOf, FindingRule, Fix, LookedAt } from './finding';
+import { USUAL_LIMITS } from './limits';
+import { assetsNotDepreciated } from './rules/assets-not-depreciated';
+import { catchAlls } from './rules/catch-alls';
+import { contrasApart } from './rules/contras-apart';
+import { duplicates } from './rules/duplicates';
+import { emptyHeadings } from './rules/empty-headings';
+import { noGuidance } from './rules/guidance';
+import { kindDoubts } from './rules/kind-doubts';
+import { layoutsMiss } from './rules/layouts-miss';
+import { leftToClear } from './rules/left-to-clear';
+import { tooManyMainLines } from './rules/main-lines';
 import { misplacedLines } from './rules/misplaced-lines';
+import { nameBlanks, nameCapitals, namesSayNothing, namesShortened } from './rules/names';
 import { numberMisfits } from './rules/number-misfits';
+import { onlyChildren } from './rules/only-children';
 import { planContradictions } from './rules/plan-problems';
+import { postedParents } from './rules/posted-parents';
+import { tooDeep } from './rules/too-deep';
+import { unusualBalances } from './rules/unusual-balances';
+import { longUnused, neverUsed } from './rules/unused';
 
-/** The rules by which charts are looked through: a file and a row each. */
+/** The rules by which charts are looked through: a row each. */
 const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
-  planProblem: planContradictions,
+  kindDoubt: kindDoubts,
+  unusualBalance: unusualBalances,
+  leftToClear,
   misplacedLine: misplacedLines,
+  layoutMisses: layoutsMiss,
+  contraApart: contrasApart,
+  assetsNotDepreciated,
+  postedParent: postedParents,
+  duplicate: duplicates,
+  catchAll: catchAlls,
+  tooManyMainLines,
+  tooDeep,
+  onlyChild: onlyChildren,
+  emptyHeading: emptyHeadings,
+  planProblem: planContradictions,
   numberMisfit: numberMisfits,
+  neverUsed,
+  longUnused,
+  nameSaysNothing: namesSayNothing,
+  nameBlanks,
+  nameCapitals,
+  nameShortened: namesShortened,
+  noGuidance,
 };
 
-/** What one rule finds. */
+/** The codes of all rules, in the order in which findings of one severity and amount stand. */
+export const FINDING_CODES = Object.keys(RULES) as readonly FindingCode[];
+
+/** A chart to be looked at: by its own plan and the usual limits, without amounts, where nothing else is said. */
+export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => ({
+  chart,
+  plan: chart.settings.plan,
+  returned: null,
+  use: null,
+  layouts: [],
+  limits: USUAL_LIMITS,
+  ...more,
+});
+
+/** A fix that the chart takes. A renumbering of all is made so that it does, and is long. */
+const isTaken = (chart: Chart, { says, operations }: Fix): boolean =>
+  says.does === 'renumberAll' || (operations.length > 0 && applyAll(chart, operations).ok);
+
+/** What one rule finds, with the fixes that the chart takes. */
 export const findingsOf = <C extends FindingCode>(
   code: C,
   lookedAt: LookedAt,
-): readonly FindingOf<C>[] => RULES[code](lookedAt);
+): readonly FindingOf<C>[] =>
+  RULES[code](lookedAt).map((finding) => ({
+    ...finding,
+    fixes: finding.fixes.filter((fix) => isTaken(lookedAt.chart, fix)),
+  }));
+
+const SEVERITIES = ['wrong', 'doubtful', 'couldBeNeater'] as const;
+
+/** What all rules find: the wrong first, then by what is at stake, then in the order of the rules. */
+export const allFindings = (lookedAt: LookedAt): readonly Finding[] => {
+  const found = FINDING_CODES.flatMap((code) => findingsOf(code, lookedAt) as readonly Finding[]);
+  const rank = ({ severity }: Finding): number => SEVERITIES.indexOf(severity);
+  return [...found].sort((a, b) => rank(a) - rank(b) || b.amount - a.amount);
+};

@@ -1,37 +1,85 @@
 import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
+import type { SectionCode } from '../kinds/caption';
+import type { KindCode } from '../kinds/kinds';
+import type { ChartUse } from '../ledger/chart-use';
+import type { Minor } from '../money/minor';
 import type { WhyChanged } from '../numbering/crosswalk';
 import type { Operation } from '../operations/operation';
 import type { NumberPlan, PlanProblem } from '../plan/number-plan';
 import type { Misplaced, ReturnSheet } from '../returns/return-sheet';
 import type { Filer } from '../settings/return-forms';
+import type { OwnLayout } from '../statements/own/own-layout';
+import type { Limits } from './limits';
 
 /** How much a finding matters: something is wrong, may be wrong, or could be neater. */
 export type Severity = 'wrong' | 'doubtful' | 'couldBeNeater';
 
-/** What each rule tells of what it found, besides the accounts that it concerns. */
+/** What each rule tells of what it found, besides the accounts that it concerns and what they hold. */
 export interface FindingFacts {
   readonly numberMisfit: { readonly why: WhyChanged; readonly to: string | null };
   readonly planProblem: { readonly problem: PlanProblem };
   readonly misplacedLine: Pick<Misplaced, 'why' | 'amount'>;
+  /** Another kind is likelier; how sure, in per cent. */
+  readonly kindDoubt: { readonly likely: KindCode; readonly sure: number };
+  /** The first says the same as the second, which has more. */
+  readonly duplicate: { readonly of: AccountId };
+  /** The balance stands on the unusual side; since how many months. */
+  readonly unusualBalance: { readonly months: number };
+  /** What passes through an account was left in it; since how many months. */
+  readonly leftToClear: { readonly months: number };
+  readonly emptyHeading: object;
+  readonly onlyChild: { readonly childId: AccountId };
+  readonly postedParent: { readonly below: number };
+  readonly tooDeep: { readonly level: number };
+  readonly tooManyMainLines: { readonly section: SectionCode; readonly count: number };
+  readonly contraApart: { readonly besideId: AccountId };
+  readonly assetsNotDepreciated: object;
+  readonly neverUsed: object;
+  /** Not used for so many months, and at zero. */
+  readonly longUnused: { readonly months: number };
+  /** What part of all costs it takes, in tenths of a per cent, and the year before. */
+  readonly catchAll: { readonly part: number; readonly before: number };
+  readonly nameBlanks: { readonly to: string };
+  readonly nameCapitals: { readonly to: string };
+  readonly nameShortened: { readonly to: string };
+  readonly nameSaysNothing: object;
+  /** So many accounts do not say what belongs in them. */
+  readonly noGuidance: { readonly count: number };
+  readonly layoutMisses: { readonly layout: string };
 }
 export type FindingCode = keyof FindingFacts;
 
+/** What a fix does, to be said. */
+export type FixDoes =
+  | { readonly does: 'merge'; readonly id: AccountId; readonly into: AccountId }
+  | { readonly does: 'giveKind'; readonly kind: KindCode }
+  | { readonly does: 'rename'; readonly to: string }
+  | { readonly does: 'renumber'; readonly to: string }
+  | { readonly does: 'moveUnder'; readonly parentId: AccountId | null }
+  | { readonly does: 'renumberAll' | 'usualLine' | 'remove' | 'retire' | 'dissolve' };
+
 /** One way to put something right. */
 export interface Fix {
+  readonly says: FixDoes;
   readonly operations: readonly Operation[];
 }
 
-/** Something about a chart that is to be looked at; the words are added at the screen. */
+/** Something about a chart that is to be looked at. */
 export interface FindingOf<C extends FindingCode> {
   readonly code: C;
   readonly severity: Severity;
   /** The accounts that it concerns; none where it is about the chart as a whole. */
   readonly accountIds: readonly AccountId[];
+  /** What is at stake, as a plain amount: what the accounts hold, or what was posted to them in a year. */
+  readonly amount: Minor;
   readonly facts: FindingFacts[C];
   /** Ways to put it right, the likeliest first; each can be applied to the chart as it stands, and ends the finding. */
   readonly fixes: readonly Fix[];
 }
+
+/** Any finding. */
+export type Finding = { readonly [C in FindingCode]: FindingOf<C> }[FindingCode];
 
 /** What rules look at. */
 export interface LookedAt {
@@ -40,6 +88,10 @@ export interface LookedAt {
   readonly plan: NumberPlan;
   /** The return of a fiscal year, and whose it is; `null` where no amounts are at hand, or no form is known. */
   readonly returned: { readonly sheet: ReturnSheet; readonly filer: Filer } | null;
+  /** How accounts were used; `null` where no amounts are at hand. */
+  readonly use: ChartUse | null;
+  readonly layouts: readonly OwnLayout[];
+  readonly limits: Limits;
 }
 
 /** One rule: it looks at the chart, and says what it found. Pure, as all of the core. */

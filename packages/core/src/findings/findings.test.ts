@@ -8,7 +8,7 @@ import { aChart } from '../testing/a-chart';
 import { randomChart } from '../testing/random';
 import type { Filer } from '../settings/return-forms';
 import { returnSheet } from '../returns/return-sheet';
-import { findingsOf } from './all-rules';
+import { findingsOf, lookAt } from './all-rules';
 import type { FindingCode, FindingOf, LookedAt } from './finding';
 
 const PLAN = usualPlan(4);
@@ -19,12 +19,8 @@ const after = (chart: Chart, operations: readonly Operation[]): Chart => {
   if (!outcome.ok) throw new Error(outcome.refusal.code);
   return outcome.chart;
 };
-const lookedAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => ({
-  chart,
-  plan: PLAN,
-  returned: null,
-  ...more,
-});
+const lookedAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt =>
+  lookAt(chart, { plan: PLAN, ...more });
 /** What a finding is about: its rule and its accounts. */
 const said = ({ code, accountIds }: FindingOf<FindingCode>): string =>
   `${code} ${accountIds.join(' ')}`;

@@ -27,6 +27,10 @@ const CUT_SHORT = 3;
 const ALIKE = 0.66;
 /** How alike two names are of which one says a word more. */
 const WITHIN = 0.66;
+/** A word more that makes another thing of it: the office, and the wages paid there. */
+const OTHER_THING = new Set(
+  wordsOf('wages staff payroll insurance depreciation tax interest deposit rent repairs loan'),
+);
 /** What is said in so many names tells no two of them from all others. */
 const EVERYWHERE = 24;
 /** Of two that are alike, so much more if they say it in the same words. */
@@ -119,6 +123,8 @@ class Names {
   private isWithin(one: readonly string[], other: readonly string[]): boolean {
     const [short, long] = one.length < other.length ? [one, other] : [other, one];
     const rare = short.some((thing) => this.counts.get(thing) === 2);
+    const more = long.filter((thing) => !short.includes(thing));
+    if (more.some((thing) => OTHER_THING.has(thing))) return false;
     return rare && long.length - short.length <= 1 && short.every((thing) => long.includes(thing));
   }
 }

@@ -2,8 +2,10 @@ import { wordsOf } from './words';
 
 /** Words that say the same thing of an account, whatever the country or the habit. Common practice, no source. */
 const SAME: readonly string[] = [
-  'telephone phone tel telecom telecoms cell cellphone cellular mobile mobiles cel broadband internet wifi fibre airtime landline',
-  'electricity electric elec power light lights heat heating gas hydro utility utilities energy',
+  'telephone phone tel telecom telecoms cell cellphone cellular mobile mobiles cel airtime landline',
+  'internet broadband wifi fibre web online',
+  'electricity electric elec power light lights hydro',
+  'heat heating gas',
   'fuel petrol diesel gasoline derv',
   'advertising advert ad ads adv promo promotion promotions publicity marketing advertizing advertisement',
   'repair repairs maintenance maint reprs reprs fixing upkeep mending rm repairing',

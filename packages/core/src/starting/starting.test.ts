@@ -3,6 +3,7 @@ import type { Chart } from '../chart/chart';
 import { eachNode, recordsOf } from '../chart/queries';
 import { isContra, statementOf } from '../kinds/kinds';
 import { applyAll } from '../operations/apply';
+import { lookAt } from '../findings/all-rules';
 import { numberMisfits } from '../findings/rules/number-misfits';
 import { usualPlan } from '../plan/number-plan';
 import {
@@ -107,7 +108,7 @@ describe.each(INDUSTRY_CODES)(
 
     it('breaks no rule of the chart, and has numbers that fit the usual plan', () => {
       const wrong = charts.flatMap(({ said, chart }) =>
-        numberMisfits({ chart, plan: usualPlan(4), returned: null }).map(
+        numberMisfits(lookAt(chart, { plan: usualPlan(4) })).map(
           ({ accountIds, facts }) => `${said}: ${accountIds[0]} ${facts.why}`,
         ),
       );
@@ -383,7 +384,7 @@ describe('channels of sale', () => {
         '    4012 Own shop sales, Bazaar',
       ]),
     );
-    const lookedAt = { chart: outcome.chart, plan: usualPlan(4), returned: null };
+    const lookedAt = lookAt(outcome.chart, { plan: usualPlan(4) });
     expect(numberMisfits(lookedAt)).toEqual([]);
   });
 

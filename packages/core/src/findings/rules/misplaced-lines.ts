@@ -15,10 +15,16 @@ export const misplacedLines: FindingRule<'misplacedLine'> = ({ chart, returned }
       code: 'misplacedLine',
       severity: why === 'twice' ? 'doubtful' : 'wrong',
       accountIds: [id],
+      amount: Math.abs(amount),
       facts: { why, amount },
       fixes:
         why === 'noLine' || usual === null
           ? []
-          : [{ operations: [{ type: 'changeSetting', id, setting: 'returnLine', value: null }] }],
+          : [
+              {
+                says: { does: 'usualLine' },
+                operations: [{ type: 'changeSetting', id, setting: 'returnLine', value: null }],
+              },
+            ],
     };
   });

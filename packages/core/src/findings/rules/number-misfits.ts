@@ -6,7 +6,7 @@ import type { FindingRule, Fix } from '../finding';
 const alone = (chart: Chart, { id, to }: CrosswalkRow): readonly Fix[] =>
   to === null || idByNumber(chart, to) !== undefined
     ? []
-    : [{ operations: [{ type: 'renumber', id, number: to }] }];
+    : [{ says: { does: 'renumber', to }, operations: [{ type: 'renumber', id, number: to }] }];
 
 /**
  * Numbers that are out of range, out of order, too short or not their parent's: what a renumbering with the fewest
@@ -15,11 +15,15 @@ const alone = (chart: Chart, { id, to }: CrosswalkRow): readonly Fix[] =>
 export const numberMisfits: FindingRule<'numberMisfit'> = ({ chart, plan }) => {
   if (!chart.settings.numbered) return [];
   const { rows } = crosswalkTo(chart, { plan, movable: null, keep: true });
-  const together: Fix = { operations: [{ type: 'renumberMany', numbers: numbersOf(rows) }] };
+  const together: Fix = {
+    says: { does: 'renumberAll' },
+    operations: [{ type: 'renumberMany', numbers: numbersOf(rows) }],
+  };
   return rows.map((row) => ({
     code: 'numberMisfit',
     severity: 'couldBeNeater',
     accountIds: [row.id],
+    amount: 0,
     facts: { why: row.why, to: row.to },
     fixes: [...alone(chart, row), ...(rows.length > 1 ? [together] : [])],
   }));

@@ -7,6 +7,7 @@ export const planContradictions: FindingRule<'planProblem'> = ({ plan }) =>
     code: 'planProblem',
     severity: 'wrong',
     accountIds: [],
+    amount: 0,
     facts: { problem },
     fixes: [],
   }));

@@ -5,6 +5,7 @@ import type { Element } from '../../kinds/element';
 import { kindsOfNumber } from '../../plan/number-plan';
 import type { Guess } from '../infer-kind';
 import { judgeLines, type NamedLine } from './judge-lines';
+import type { Learned } from './model';
 
 /** An account that is about to be, and where in the chart. */
 export interface AccountAsked {
@@ -15,6 +16,8 @@ export interface AccountAsked {
   readonly afterId: AccountId | null;
   /** `null` where any element will do. */
   readonly element: Element | null;
+  /** The account itself, where it is there already: what it is is not heard. */
+  readonly besidesId?: AccountId;
 }
 
 /** So many accounts on either side are heard. */
@@ -42,11 +45,17 @@ const pathTo = (chart: Chart, parentId: AccountId | null): readonly ChartNode[] 
  * The kinds that an account may be, the likeliest first, at most three: by its name, the accounts above and
  * beside it in the chart, and the range of its number.
  */
-export const judgeAccount = (chart: Chart, asked: AccountAsked): readonly Guess[] => {
+export const judgeAccount = (
+  chart: Chart,
+  asked: AccountAsked,
+  learned?: Learned,
+): readonly Guess[] => {
   const path = pathTo(chart, asked.parentId);
   const above = path.map((node, at) => lineOf(node, at === 0 ? null : at - 1));
   const parent = path.length === 0 ? null : path.length - 1;
-  const siblings = childrenOf(chart, asked.parentId);
+  const siblings = childrenOf(chart, asked.parentId).filter(
+    ({ account }) => account.id !== asked.besidesId,
+  );
   const after = siblings.findIndex(({ account }) => account.id === asked.afterId) + 1;
   const before = siblings.slice(Math.max(0, after - HEARD), after);
   const lines: readonly NamedLine[] = [
@@ -56,6 +65,9 @@ export const judgeAccount = (chart: Chart, asked: AccountAsked): readonly Guess[
     ...siblings.slice(after, after + HEARD).map((node) => lineOf(node, parent)),
   ];
   const { plan } = chart.settings;
-  const judged = judgeLines(lines, { ranged: (number) => kindsOfNumber(plan, number) });
+  const judged = judgeLines(lines, {
+    ranged: (number) => kindsOfNumber(plan, number),
+    ...(learned === undefined ? {} : { learned }),
+  });
   return judged(above.length + before.length, asked.element);
 };

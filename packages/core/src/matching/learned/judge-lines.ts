@@ -30,7 +30,7 @@ const namesAbove = (lines: readonly NamedLine[], at: number): readonly string[] 
  */
 export const judgeLines = (
   lines: readonly NamedLine[],
-  { ranged }: Pick<JudgeRequest, 'ranged'> = {},
+  { ranged, learned }: Pick<JudgeRequest, 'ranged' | 'learned'> = {},
 ): ((at: number, element: Element | null) => readonly Guess[]) => {
   const leads = new Set(lines.flatMap(({ parent }) => parent ?? []));
   const rows = lines.map(({ name, number, parent }, at) => ({
@@ -43,6 +43,10 @@ export const judgeLines = (
   const settled = new Map(
     lines.flatMap(({ kind }, at): [number, KindCode][] => (kind === null ? [] : [[at, kind]])),
   );
-  const judge = new ListJudge(rows, { settled, ...(ranged === undefined ? {} : { ranged }) });
+  const judge = new ListJudge(rows, {
+    settled,
+    ...(ranged === undefined ? {} : { ranged }),
+    ...(learned === undefined ? {} : { learned }),
+  });
   return (at, element) => judge.guesses(at, element);
 };

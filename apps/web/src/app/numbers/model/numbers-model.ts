@@ -1,6 +1,7 @@
 import { computed, effect, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import {
   findingsOf,
+  lookAt,
   idsWithin,
   inferPlan,
   numbersOf,
@@ -43,7 +44,7 @@ export class NumbersModel {
   readonly plan = linkedSignal<NumberPlan>(() => this.settings().plan);
   readonly numbered = linkedSignal<boolean>(() => this.settings().numbered);
   readonly problems = computed(() =>
-    findingsOf('planProblem', { chart: this.chart(), plan: this.plan(), returned: null }).map(
+    findingsOf('planProblem', lookAt(this.chart(), { plan: this.plan() })).map(
       ({ facts }) => facts.problem,
     ),
   );

@@ -15,6 +15,7 @@ export type PlaceName =
   | 'chart'
   | 'numbers'
   | 'outline'
+  | 'tidy'
   | 'statements/profitAndLoss'
   | 'statements/balanceSheet'
   | 'statements/cashFlow'
@@ -112,6 +113,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Go to the chart`, 'chart'),
   place($localize`Go to numbers: plan and renumbering`, 'numbers'),
   place($localize`Go to the outline: many accounts at once`, 'outline'),
+  place($localize`Tidy: what is wrong, doubtful, could be neater`, 'tidy'),
   place($localize`Statement: profit and loss, with its columns`, 'statements/profitAndLoss'),
   place($localize`Statement: balance sheet`, 'statements/balanceSheet'),
   place($localize`Statement: cash flow`, 'statements/cashFlow'),

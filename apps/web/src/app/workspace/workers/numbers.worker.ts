@@ -1,11 +1,11 @@
 /// <reference lib="webworker" />
-import { chartOf, crosswalkTo, findingsOf, type Chart } from '@iunctus/core';
+import { chartOf, crosswalkTo, findingsOf, lookAt, type Chart } from '@iunctus/core';
 import type { NumbersAnswer, NumbersRequest } from './numbers-messages';
 
 const answerTo = (request: NumbersRequest, chart: Chart): NumbersAnswer => {
   const { purpose, serial, plan, movable, keep } = request;
   if (purpose === 'check') {
-    const findings = findingsOf('numberMisfit', { chart, plan, returned: null });
+    const findings = findingsOf('numberMisfit', lookAt(chart, { plan }));
     return { purpose, serial, findings };
   }
   const chosen = movable === null ? null : new Set(movable);

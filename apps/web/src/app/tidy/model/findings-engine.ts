@@ -1,0 +1,70 @@
+import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { ApiService } from '../../shared/api/api.service';
+import { reading } from '../../shared/api/reading';
+import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import type { FindingsMessage, FindingsResult, Trial } from '../workers/findings-messages';
+import { createFindingsWorker } from '../workers/findings-worker.factory';
+
+/** The worker that looks the chart through, kept up to date with the store; what it found last as a signal. */
+@Injectable()
+export class FindingsEngine {
+  private readonly store = inject(Store);
+  private readonly api = inject(ApiService);
+  private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
+  private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
+  private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
+  private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  private readonly worker = createFindingsWorker();
+
+  /** Whose books are read, and as of which revision. */
+  private readonly ofBooks = computed(() => {
+    const [client, adopted] = [this.client(), this.adopted()];
+    if (client === null || adopted === null) return undefined;
+    return { clientId: client.id, revision: adopted.revision };
+  });
+  readonly monthly = reading(this.ofBooks, ({ clientId }) => this.api.ask('monthly', { clientId }));
+  readonly layouts = reading(this.ofBooks, ({ clientId }) => this.api.ask('layouts', { clientId }));
+  readonly notes = reading(this.ofBooks, ({ clientId }) =>
+    this.api.ask('findingNotes', { clientId }),
+  );
+  /** The fix whose effect is looked at. */
+  readonly trial = signal<Trial | null>(null);
+  readonly result = signal<FindingsResult | null>(null);
+
+  constructor() {
+    this.worker.addEventListener('message', ({ data }: MessageEvent<FindingsResult>) =>
+      this.result.set(data),
+    );
+    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    effect(() => {
+      const adopted = this.adopted();
+      if (adopted !== null)
+        this.send({ type: 'chart', chart: adopted.chart, steps: untracked(this.steps) });
+    });
+    effect(() => this.send({ type: 'steps', steps: this.steps() }));
+    effect(() => {
+      const read = this.monthly.value();
+      if (read === null) return;
+      const rows = [...read.amounts, ...read.splits];
+      this.send({ type: 'monthly', monthly: { first: read.first, rows } });
+    });
+    effect(() => {
+      const read = this.layouts.value();
+      if (read !== null) this.send({ type: 'layouts', layouts: read.map(({ layout }) => layout) });
+    });
+    effect(() => this.sendClient());
+    effect(() => this.send({ type: 'trial', trial: this.trial() }));
+  }
+
+  private sendClient(): void {
+    const [client, period] = [this.client(), this.period()];
+    if (client === null || period === null) return;
+    const { legalForm, country, industry, fiscalYearStart: startsIn } = client;
+    this.send({ type: 'client', filer: { legalForm, country, industry }, startsIn, period });
+  }
+
+  private send(message: FindingsMessage): void {
+    this.worker.postMessage(message);
+  }
+}

@@ -1,0 +1,174 @@
+import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import {
+  applyAll,
+  findingKey,
+  findingPrint,
+  findingWords,
+  fixWords,
+  noteOf,
+  SEVERITY_NAMES,
+  type CalendarDate,
+  type Finding,
+  type Fix,
+  type Operation,
+} from '@iunctus/core';
+import { firstValueFrom } from 'rxjs';
+import { ApiService } from '../../shared/api/api.service';
+import { Doing } from '../../shared/api/doing';
+import { today } from '../../shared/dates/today';
+import { counted } from '../../shared/words/counted';
+import { refusalWords } from '../../shared/words/refusal-words';
+import { terms } from '../../shared/words/terms';
+import { Rights } from '../../session/state/rights';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { FindingsEngine } from './findings-engine';
+
+/** A row of the list: the head of a severity, or a finding. */
+export type TidyRow =
+  | { readonly type: 'head'; readonly key: string; readonly words: string; readonly count: number }
+  | { readonly type: 'finding'; readonly key: string; readonly finding: Finding };
+
+/** What was found, worked through one by one: fixed into the proposal, put off, or set aside. */
+@Injectable()
+export class TidyBoard {
+  private readonly engine = inject(FindingsEngine);
+  private readonly proposed = inject(ProposedChart);
+  private readonly rights = inject(Rights);
+  private readonly api = inject(ApiService);
+  readonly doing = new Doing();
+  /** What happened to what was asked for last; empty for nothing to say. */
+  readonly notice = signal('');
+  /** Whether what was put off or set aside is shown instead. */
+  readonly showsNoted = signal(false);
+
+  readonly mayChange = computed(() => this.rights.may('change'));
+  private readonly notes = computed(
+    () => new Map((this.engine.notes.value() ?? []).map((note) => [note.key, note] as const)),
+  );
+  private readonly telling = computed(() => ({ chart: this.proposed.chart(), terms: terms() }));
+  private readonly all = computed(() => this.engine.result()?.findings ?? []);
+  private readonly noted = computed(() =>
+    this.all().filter((finding) => noteOf(finding, this.notes(), today()) !== null),
+  );
+  readonly notedCount = computed(() => this.noted().length);
+  readonly open = computed(() =>
+    this.all().filter((finding) => noteOf(finding, this.notes(), today()) === null),
+  );
+  readonly shown = computed(() => (this.showsNoted() ? this.noted() : this.open()));
+
+  readonly rows = computed<readonly TidyRow[]>(() => {
+    const rows: TidyRow[] = [];
+    const shown = this.shown();
+    for (const finding of shown) {
+      const { severity } = finding;
+      const head = rows.findLast((row) => row.type === 'head');
+      if (head?.key !== severity)
+        rows.push({
+          type: 'head',
+          key: severity,
+          words: SEVERITY_NAMES[severity],
+          count: shown.filter((one) => one.severity === severity).length,
+        });
+      rows.push({ type: 'finding', key: findingKey(finding), finding });
+    }
+    return rows;
+  });
+
+  /** The place of the finding at the cursor, which goes on to the next when one is done with. */
+  readonly cursor = linkedSignal<readonly TidyRow[], number>({
+    source: this.rows,
+    computation: (rows, previous) => {
+      const before = previous?.source[previous.value]?.key;
+      const there = rows.findIndex(({ key, type }) => key === before && type === 'finding');
+      if (there >= 0) return there;
+      const at = Math.min(previous?.value ?? 0, Math.max(rows.length - 1, 0));
+      return rows[at]?.type === 'head' ? at + 1 : at;
+    },
+  });
+  readonly current = computed<Finding | null>(() => {
+    const row = this.rows()[this.cursor()];
+    return row?.type === 'finding' ? row.finding : null;
+  });
+  readonly note = computed(() => {
+    const finding = this.current();
+    return finding === null ? null : noteOf(finding, this.notes(), today());
+  });
+
+  wordsOf(finding: Finding) {
+    return findingWords(finding, this.telling());
+  }
+
+  fixWordsOf(fix: Fix): string {
+    return fixWords(fix, this.telling());
+  }
+
+  /** The next finding up or down; heads are passed. */
+  step(by: 1 | -1): void {
+    const rows = this.rows();
+    for (let at = this.cursor() + by; at >= 0 && at < rows.length; at += by)
+      if (rows[at]?.type === 'finding') return this.cursor.set(at);
+  }
+
+  /** Applies a fix of the finding at the cursor, into the proposal. */
+  apply(at: number): void {
+    const fix = this.current()?.fixes[at];
+    if (fix !== undefined) this.propose(fix.operations);
+    else if (this.current() !== null)
+      this.notice.set($localize`There is nothing to apply: it is to be looked at.`);
+  }
+
+  private propose(operations: readonly Operation[]): void {
+    if (!this.mayChange()) return;
+    const refusal = this.proposed.propose(operations);
+    this.notice.set(refusal === null ? '' : refusalWords(refusal, this.proposed.chart()));
+  }
+
+  /** The findings of the same rule that have a fix. */
+  sameRule(): readonly Finding[] {
+    const code = this.current()?.code;
+    return this.open().filter((one) => one.code === code && one.fixes.length > 0);
+  }
+
+  /** Applies the first fix of several in one step; what no longer fits after the others is passed over, and said. */
+  applyAll(findings: readonly Finding[]): void {
+    let chart = this.proposed.chart();
+    const operations: Operation[] = [];
+    let left = 0;
+    for (const { fixes } of findings) {
+      const outcome = applyAll(chart, fixes[0]?.operations ?? []);
+      if (!outcome.ok) left += 1;
+      else {
+        chart = outcome.chart;
+        operations.push(...(fixes[0]?.operations ?? []));
+      }
+    }
+    this.propose(operations);
+    if (left > 0)
+      this.notice.set(
+        counted(left, {
+          one: $localize`One does not fit beside the others, and stayed.`,
+          other: $localize`# do not fit beside the others, and stayed.`,
+        }),
+      );
+  }
+
+  /** Puts the finding at the cursor off until a day, or sets it aside with `null`. */
+  async putAside(until: CalendarDate | null, reason: string): Promise<void> {
+    const [finding, client] = [this.current(), this.proposed.client()];
+    if (finding === null || client === null) return;
+    const body = { key: findingKey(finding), print: findingPrint(finding), until, reason };
+    await this.doing.run(() =>
+      firstValueFrom(this.api.ask('noteFinding', { clientId: client.id, body })),
+    );
+    this.engine.notes.again();
+  }
+
+  async bringBack(): Promise<void> {
+    const [finding, client] = [this.current(), this.proposed.client()];
+    const note = finding === null ? undefined : this.notes().get(findingKey(finding));
+    if (client === null || note === undefined) return;
+    const asked = { clientId: client.id, noteId: note.id };
+    await this.doing.run(() => firstValueFrom(this.api.ask('dropFindingNote', asked)));
+    this.engine.notes.again();
+  }
+}

@@ -1,0 +1,47 @@
+import type {
+  BookedChartRecord,
+  Filer,
+  Finding,
+  Impact,
+  MonthlyAmounts,
+  OwnLayout,
+  Period,
+  ProposalStep,
+  TidyScore,
+} from '@iunctus/core';
+
+/** A fix that is looked at before it is applied, by the key of its finding and its place among the fixes. */
+export interface Trial {
+  readonly key: string;
+  readonly fix: number;
+}
+
+/** What the page tells the worker. */
+export type FindingsMessage =
+  | {
+      readonly type: 'chart';
+      readonly chart: BookedChartRecord;
+      readonly steps: readonly ProposalStep[];
+    }
+  | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
+  | { readonly type: 'monthly'; readonly monthly: MonthlyAmounts }
+  | {
+      readonly type: 'client';
+      readonly filer: Filer;
+      /** The month (1–12) in which the fiscal year begins. */
+      readonly startsIn: number;
+      readonly period: Period;
+    }
+  | { readonly type: 'layouts'; readonly layouts: readonly OwnLayout[] }
+  | { readonly type: 'trial'; readonly trial: Trial | null };
+
+/** What the worker found. */
+export interface FindingsResult {
+  readonly findings: readonly Finding[];
+  readonly score: TidyScore | null;
+  /** What the fix that is looked at moves on the statements. */
+  readonly tried: {
+    readonly trial: Trial;
+    readonly impact: Pick<Impact, 'sections' | 'totals'>;
+  } | null;
+}

@@ -1,0 +1,86 @@
+import { openBench, type AtTheBench } from './support/bench';
+import type { Bookkeeper } from './support/bookkeeper';
+
+describe('an inherited chart, tidied by keyboard', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    bench = await openBench('Tern Street Ceramics');
+    maren = bench.maren;
+  });
+  afterAll(() => bench.leave());
+
+  const findings = (): Promise<string[]> =>
+    maren.page.$$eval('.says', (rows) => rows.map((row) => row.textContent?.trim() ?? ''));
+  const current = (): Promise<string> =>
+    maren.page.$eval('.one h2', (head) => head.textContent?.trim() ?? '');
+
+  it('shows what is found, the wrong first, with what puts it right and what that moves', async () => {
+    await maren.command('tidy');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+    await maren.sees('without doubt');
+    expect((await findings()).length).toBeGreaterThan(8);
+    expect(await current()).not.toBe('');
+  });
+
+  it('applies the first way into the proposal, and takes it back', async () => {
+    await maren.page.focus('[role=listbox]');
+    let steps = 0;
+    while (steps < 60 && (await maren.page.$('.ways button')) === null) {
+      await maren.press('ArrowDown');
+      steps += 1;
+    }
+    const before = await current();
+    await maren.press('Enter');
+    await maren.page.waitForFunction(
+      (words) => document.querySelector('.one h2')?.textContent?.trim() !== words,
+      {},
+      before,
+    );
+    await maren.press('Control+z');
+    await maren.page.waitForFunction(
+      (words) =>
+        [...document.querySelectorAll('.says')].some((row) => row.textContent?.trim() === words),
+      {},
+      before,
+    );
+  });
+
+  it('applies the first way of all of one sort in one step', async () => {
+    await maren.page.focus('[role=listbox]');
+    let steps = 0;
+    const hasMany = () => maren.page.evaluate(() => document.body.innerText.includes('of this sort …'));
+    while (steps < 60 && !(await hasMany())) {
+      await maren.press('ArrowDown');
+      steps += 1;
+    }
+    await maren.press('a');
+    await maren.sees('Apply the first way of each');
+    await maren.tabTo('Apply');
+    await maren.press('Enter');
+    await maren.page.waitForFunction(() => !document.body.innerText.includes('Apply the first way of each'));
+    await maren.page.waitForFunction(() => /\d+ changes/.test(document.body.innerText));
+  });
+
+  it('puts one off and sets one aside with a reason, from where they come back', async () => {
+    await maren.page.focus('[role=listbox]');
+    const first = await current();
+    await maren.press('x');
+    await maren.page.waitForSelector('.ask input:focus');
+    await maren.type('The owner wants it so');
+    await maren.press('Enter');
+    await maren.sees('1 put off or set aside');
+    expect(await current()).not.toBe(first);
+    await maren.does('1 put off or set aside');
+    await maren.sees('The owner wants it so');
+    await maren.does('Bring it back');
+    await maren.does('Back to what is open');
+    await maren.page.waitForFunction(
+      (words) =>
+        [...document.querySelectorAll('.says')].some((row) => row.textContent?.trim() === words),
+      {},
+      first,
+    );
+    expect(maren.complaints).toEqual([]);
+  });
+}); // prettier-ignore

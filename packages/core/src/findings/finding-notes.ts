@@ -1,0 +1,43 @@
+import type { CalendarDate } from '../dates/calendar-date';
+import type { Finding } from './finding';
+
+/** So many accounts are named in a key; of more there is one key for each count. */
+const NAMED = 6;
+
+/** What a finding is known by: its rule and its accounts. */
+export const findingKey = ({ code, accountIds }: Pick<Finding, 'code' | 'accountIds'>): string => {
+  const ids = [...accountIds].sort();
+  const more = ids.length > NAMED ? ` +${ids.length - NAMED}` : '';
+  return `${code} ${ids.slice(0, NAMED).join(' ')}${more}`;
+};
+
+/** Numbers change every month; what counts is that one has doubled. */
+const coarse = (value: unknown): unknown =>
+  typeof value === 'number' ? Math.round(Math.log2(Math.abs(value) + 1)) : value;
+
+/** What was found, so far as a change of it is worth another look. */
+export const findingPrint = ({ facts }: Finding): string =>
+  JSON.stringify(facts, (_key, value: unknown) => coarse(value));
+
+/** That a finding was put off until a day, or set aside for good, with a reason. */
+export interface FindingNote {
+  readonly key: string;
+  readonly print: string;
+  /** The first day on which it is to be seen again; `null` for a finding that was set aside. */
+  readonly until: CalendarDate | null;
+  readonly reason: string;
+}
+
+/** What a note may hold. */
+export const NOTE_LIMITS = { notes: 5000, key: 400, print: 400, reason: 300 } as const;
+
+/** The note that keeps a finding out of sight; `null` where it is to be seen: its day has come, or its facts changed. */
+export const noteOf = <N extends FindingNote>(
+  finding: Finding,
+  notes: ReadonlyMap<string, N>,
+  today: CalendarDate,
+): N | null => {
+  const note = notes.get(findingKey(finding));
+  if (note?.print !== findingPrint(finding)) return null;
+  return note.until !== null && note.until <= today ? null : note;
+};

@@ -1,0 +1,185 @@
+import { titleOf, type AccountId } from '../chart/account';
+import type { Chart } from '../chart/chart';
+import { knownAccount } from '../chart/queries';
+import { formatTenths } from '../money/format';
+import { STANDARD_TERMS, type Terms } from '../statements/terms/terms';
+import type { Finding, FindingCode, FindingOf, Fix } from './finding';
+
+/** With what a finding is told: the client's own accounts, in the client's words. */
+export interface Telling {
+  readonly chart: Chart;
+  readonly terms?: Terms;
+}
+
+/** A finding in words: what it is, and why it matters for the statements. */
+export interface FindingWords {
+  readonly says: string;
+  readonly why: string;
+}
+
+interface Said extends Required<Telling> {
+  /** An account as it is called. */
+  readonly called: (id: AccountId | undefined) => string;
+  /** Several, the first ones by name. */
+  readonly some: (ids: readonly AccountId[]) => string;
+}
+
+/** How many accounts are named one by one. */
+const NAMED = 3;
+
+const saidWith = ({ chart, terms = STANDARD_TERMS }: Telling): Said => {
+  const called = (id: AccountId | undefined): string => {
+    const account = id === undefined ? undefined : knownAccount(chart, id);
+    return account === undefined ? 'an account' : `“${titleOf(account)}”`;
+  };
+  const some = (ids: readonly AccountId[]): string => {
+    const named = ids.slice(0, NAMED).map(called).join(', ');
+    return ids.length > NAMED ? `${named} and ${ids.length - NAMED} more` : named;
+  };
+  return { chart, terms, called, some };
+};
+
+const months = (count: number): string => (count === 1 ? 'a month' : `${count} months`);
+const perCent = (tenths: number): string => `${formatTenths(tenths, 'sign')} %`;
+
+type Words<C extends FindingCode> = (finding: FindingOf<C>, said: Said) => FindingWords;
+
+/** What each rule says: a row each. */
+const WORDS: { readonly [C in FindingCode]: Words<C> } = {
+  kindDoubt: ({ accountIds: [id], facts: { likely, sure } }, { called, terms }) => ({
+    says: `${called(id)} looks like ${terms.kinds[likely].toLowerCase()}.`,
+    why: `Its name, its neighbours and its number say so, to ${sure} per cent. As it is, it counts on another line of the statements.`,
+  }),
+  unusualBalance: ({ accountIds: [id], facts }, { called }) => ({
+    says: `${called(id)} has stood on the unusual side for ${months(facts.months)}.`,
+    why: 'Something was posted to it that belongs elsewhere, or something that belongs to it was not.',
+  }),
+  leftToClear: ({ accountIds: [id], facts }, { called }) => ({
+    says: `${called(id)} has not come to nothing for ${months(facts.months)}.`,
+    why: 'What passes through it has no place of its own on the statements.',
+  }),
+  misplacedLine: ({ accountIds: [id], facts: { why } }, { called }) => ({
+    says: {
+      noLine: `${called(id)} has no line on the return.`,
+      otherForm: `${called(id)} goes to a line of another return.`,
+      twice: `${called(id)} goes elsewhere on the return than the account above it.`,
+    }[why],
+    why: 'What is posted to it does not reach the return as the form wants it.',
+  }),
+  layoutMisses: ({ accountIds, facts: { layout } }, { some }) => ({
+    says: `The layout “${layout}” misses accounts, or has some twice.`,
+    why: `What it prints does not agree with the trial balance: ${some(accountIds)}.`,
+  }),
+  contraApart: ({ accountIds: [id], facts: { besideId } }, { called }) => ({
+    says: `${called(id)} does not stand with ${called(besideId)}, from which it is taken.`,
+    why: 'The statement shows the two apart, and neither says what is left.',
+  }),
+  assetsNotDepreciated: ({ accountIds }, { some }) => ({
+    says: `There is no account for how far ${some(accountIds)} ${accountIds.length === 1 ? 'is' : 'are'} worn.`,
+    why: 'Equipment stands at what it cost, and the profit bears none of it.',
+  }),
+  postedParent: ({ accountIds: [id], facts: { below } }, { called }) => ({
+    says: `${called(id)} takes postings beside its ${below} sub-accounts.`,
+    why: 'What is posted to it itself is seen in none of them.',
+  }),
+  duplicate: ({ accountIds: [id], facts: { of } }, { called }) => ({
+    says: `${called(id)} says the same as ${called(of)}.`,
+    why: 'One thing stands on two lines, and neither shows all of it.',
+  }),
+  catchAll: ({ accountIds: [id], facts: { part, before } }, { called }) => ({
+    says: `${called(id)} takes ${perCent(part)} of all costs${before > 0 && part > before ? `, and grows: ${perCent(before)} the year before` : ''}.`,
+    why: 'Nobody sees from the statement what it was spent on.',
+  }),
+  tooManyMainLines: ({ facts: { section, count } }, { terms }) => ({
+    says: `${terms.sections[section]} has ${count} main lines.`,
+    why: 'The statement does not fit a page; a few groups would hold them.',
+  }),
+  tooDeep: ({ accountIds: [id], facts: { level } }, { called }) => ({
+    says: `${called(id)} stands ${level} levels deep.`,
+    why: 'Nobody reads a statement that deep.',
+  }),
+  onlyChild: ({ accountIds: [id], facts: { childId } }, { called }) => ({
+    says: `${called(id)} is a heading over ${called(childId)} alone.`,
+    why: 'The statement says the same amount twice.',
+  }),
+  emptyHeading: ({ accountIds: [id] }, { called }) => ({
+    says: `Nothing stands under the heading ${called(id)}.`,
+    why: 'It is a line without an amount.',
+  }),
+  planProblem: () => ({
+    says: 'The number plan contradicts itself.',
+    why: 'No number can be held against it; it is mended under Numbers.',
+  }),
+  numberMisfit: ({ accountIds: [id], facts: { to } }, { called }) => ({
+    says: `${called(id)} bears a number that the plan keeps for others${to === null ? '' : `; ${to} would fit`}.`,
+    why: 'The order of numbers and that of the statement differ.',
+  }),
+  neverUsed: ({ accountIds: [id] }, { called }) => ({
+    says: `Nothing was ever posted to ${called(id)}.`,
+    why: 'It is one more account to choose a wrong one from.',
+  }),
+  longUnused: ({ accountIds: [id], facts }, { called }) => ({
+    says: `Nothing was posted to ${called(id)} for ${months(facts.months)}, and it stands at zero.`,
+    why: 'Retired, it keeps its history and leaves the lists.',
+  }),
+  nameSaysNothing: ({ accountIds: [id] }, { called }) => ({
+    says: `${called(id)} does not say what belongs there.`,
+    why: 'Whoever posts has to guess, and so has whoever reads.',
+  }),
+  nameBlanks: ({ accountIds: [id], facts: { to } }, { called }) => ({
+    says: `${called(id)} has blanks too many; “${to}” has none.`,
+    why: 'It is not found as it is typed.',
+  }),
+  nameCapitals: ({ accountIds: [id], facts: { to } }, { called }) => ({
+    says: `${called(id)} would read better as “${to}”.`,
+    why: 'On a statement beside others it shouts, or looks unfinished.',
+  }),
+  nameShortened: ({ accountIds: [id], facts: { to } }, { called }) => ({
+    says: `${called(id)} is cut short; “${to}” is not.`,
+    why: 'The client reads it on the statement.',
+  }),
+  noGuidance: ({ facts: { count } }) => ({
+    says: `${count} accounts do not say what belongs in them.`,
+    why: 'A sentence each keeps the next posting from going astray.',
+  }),
+};
+
+/** A finding in words, with the client's own accounts. */
+export const findingWords = (finding: Finding, telling: Telling): FindingWords =>
+  (WORDS[finding.code] as Words<FindingCode>)(finding as FindingOf<FindingCode>, saidWith(telling));
+
+/** What a fix does, in words. */
+export const fixWords = ({ says }: Fix, telling: Telling): string => {
+  const { called, terms } = saidWith(telling);
+  switch (says.does) {
+    case 'merge':
+      return `Merge ${called(says.id)} into ${called(says.into)}; its history follows`;
+    case 'giveKind':
+      return `Make it ${terms.kinds[says.kind].toLowerCase()}; its history moves, in every year`;
+    case 'rename':
+      return `Call it “${says.to}”`;
+    case 'renumber':
+      return `Give it the number ${says.to}`;
+    case 'moveUnder':
+      return says.parentId === null
+        ? 'Make it a main account'
+        : `Move it under ${called(says.parentId)}`;
+    case 'renumberAll':
+      return 'Renumber all that do not fit, with the fewest changes';
+    case 'usualLine':
+      return 'Let it go to the usual line of its kind';
+    case 'remove':
+      return 'Remove it';
+    case 'retire':
+      return 'Retire it';
+    case 'dissolve':
+      return 'Put what is below it in its place';
+  }
+};
+
+/** What each severity is called. */
+export const SEVERITY_NAMES: Readonly<Record<Finding['severity'], string>> = {
+  wrong: 'Wrong',
+  doubtful: 'Doubtful',
+  couldBeNeater: 'Could be neater',
+};

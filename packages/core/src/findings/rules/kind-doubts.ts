@@ -1,0 +1,86 @@
+import type { Chart, ChartNode } from '../../chart/chart';
+import { parentIdOf } from '../../chart/queries';
+import { elementOf, isContra, sectionOf, statementOf, type KindCode } from '../../kinds/kinds';
+import { isOrWas } from '../../kinds/part-of';
+import type { Guess } from '../../matching/infer-kind';
+import { judgeNamed, judgePlaced } from '../../matching/learned/judge-placed';
+import { applyAll } from '../../operations/apply';
+import type { Operation } from '../../operations/operation';
+import { suggestNumber } from '../../numbering/suggest';
+import { atStake, openAccounts } from '../accounts';
+import type { FindingRule, Fix, Severity } from '../finding';
+import type { Limits } from '../limits';
+
+const HUNDRED = 100;
+
+/** Another kind that something speaks for, and how surely, in per cent. */
+interface Doubt {
+  readonly kind: KindCode;
+  readonly sure: number;
+}
+
+/** The likeliest kind where it leads to another section than the account's own. */
+const likelier = (kind: KindCode, [first]: readonly Guess[]): Doubt | null => {
+  if (first === undefined || isContra(first.kind)) return null;
+  if (isOrWas(first.kind, [kind]) || isOrWas(kind, [first.kind])) return null;
+  if (sectionOf(first.kind) === sectionOf(kind)) return null;
+  return { kind: first.kind, sure: Math.floor(first.confidence * HUNDRED) };
+};
+
+/** What name, place and number say together; or, of an account that is on the other statement, the name alone. */
+const doubtOf = (chart: Chart, node: ChartNode, limits: Limits): Doubt | null => {
+  const { kind, name } = node.account;
+  const placed = likelier(kind, judgePlaced(chart, node));
+  if (placed !== null && placed.sure >= limits.kindDoubtful) return placed;
+  const named = likelier(kind, judgeNamed(name));
+  const isElsewhere = named !== null && statementOf(named.kind) !== statementOf(kind);
+  return isElsewhere && named.sure >= limits.kindByName ? named : null;
+};
+
+const withNumber = (chart: Chart, node: ChartNode, kind: KindCode): readonly Operation[] => {
+  const { id, number } = node.account;
+  const afterId = chart.roots.at(-1)?.account.id ?? null;
+  const suggested = suggestNumber(chart, { parentId: null, afterId, kind });
+  return number !== null && suggested.ok
+    ? [{ type: 'renumber', id, number: suggested.number }]
+    : [];
+};
+
+/** Gives the kind; across elements the account leaves its parent for the main accounts first. */
+const kindFix = (chart: Chart, node: ChartNode, kind: KindCode): readonly Fix[] => {
+  const { id } = node.account;
+  const crosses = elementOf(kind) !== elementOf(node.account.kind);
+  const last = chart.roots.findLast(({ account }) => account.id !== id)?.account.id ?? null;
+  const leaves = crosses && parentIdOf(chart, id) !== null;
+  const operations: readonly Operation[] = [
+    ...(leaves ? [{ type: 'moveNode', id, parentId: null, afterId: last } as const] : []),
+    { type: 'changeKind', id, kind },
+    ...(crosses ? withNumber(chart, node, kind) : []),
+  ];
+  return applyAll(chart, operations).ok ? [{ says: { does: 'giveKind', kind }, operations }] : [];
+};
+
+/**
+ * Accounts whose name, neighbours and number speak for another kind, which leads to another section: by what was learned
+ * from labelled lists, the account's own kind unheard.
+ */
+export const kindDoubts: FindingRule<'kindDoubt'> = ({ chart, use, limits }) =>
+  openAccounts(chart).flatMap((node) => {
+    const { id, kind, systemUse } = node.account;
+    if (statementOf(kind) === null || isContra(kind) || systemUse !== null) return [];
+    const doubt = doubtOf(chart, node, limits);
+    if (doubt === null) return [];
+    const otherElement = elementOf(doubt.kind) !== elementOf(kind);
+    const severity: Severity =
+      otherElement && doubt.sure >= limits.kindWrong ? 'wrong' : 'doubtful';
+    return [
+      {
+        code: 'kindDoubt',
+        severity,
+        accountIds: [id],
+        amount: atStake(use, node),
+        facts: { likely: doubt.kind, sure: doubt.sure },
+        fixes: kindFix(chart, node, doubt.kind),
+      },
+    ];
+  });
