@@ -6,8 +6,6 @@ import {
   elementOf,
   emptyChart,
   isOrWas,
-  judgeNamed,
-  judgePlaced,
   KIND_CODES,
   lookAt,
   findingsOf,
@@ -18,6 +16,7 @@ import {
   type Chart,
   type KindCode,
 } from '@iunctus/core';
+import { judgeNamed, judgePlaced } from '@iunctus/core/learned';
 import { importOf } from '@iunctus/core/testing';
 import { labelledLists, type LabelledList } from './labelled-lists';
 import { crossLearned } from './learn-lists';

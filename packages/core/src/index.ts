@@ -149,7 +149,6 @@ export * from './findings/finding-notes';
 export * from './findings/score';
 export * from './findings/finding-words';
 export * from './ledger/chart-use';
-export { judgeNamed, judgePlaced } from './matching/learned/judge-placed';
 export * from './returns/return-sheet';
 export * from './returns/return-file';
 export * from './returns/balance-of-return';

@@ -58,6 +58,7 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
   plan: chart.settings.plan,
   returned: null,
   use: null,
+  judge: null,
   layouts: [],
   limits: USUAL_LIMITS,
   ...more,

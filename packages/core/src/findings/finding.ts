@@ -1,8 +1,9 @@
 import type { AccountId } from '../chart/account';
-import type { Chart } from '../chart/chart';
+import type { Chart, ChartNode } from '../chart/chart';
 import type { SectionCode } from '../kinds/caption';
 import type { KindCode } from '../kinds/kinds';
 import type { ChartUse } from '../ledger/chart-use';
+import type { Guess } from '../matching/infer-kind';
 import type { Minor } from '../money/minor';
 import type { WhyChanged } from '../numbering/crosswalk';
 import type { Operation } from '../operations/operation';
@@ -81,6 +82,14 @@ export interface FindingOf<C extends FindingCode> {
 /** Any finding. */
 export type Finding = { readonly [C in FindingCode]: FindingOf<C> }[FindingCode];
 
+/** The kinds that an account may be, the likeliest first. */
+export interface KindJudging {
+  /** By its name, place and number, its own kind unheard. */
+  readonly placed: (chart: Chart, node: ChartNode) => readonly Guess[];
+  /** By its name alone. */
+  readonly named: (name: string) => readonly Guess[];
+}
+
 /** What rules look at. */
 export interface LookedAt {
   readonly chart: Chart;
@@ -90,6 +99,8 @@ export interface LookedAt {
   readonly returned: { readonly sheet: ReturnSheet; readonly filer: Filer } | null;
   /** How accounts were used; `null` where no amounts are at hand. */
   readonly use: ChartUse | null;
+  /** What was learned of kinds; `null` where it is not at hand: it is large, and loaded only where it is needed. */
+  readonly judge: KindJudging | null;
   readonly layouts: readonly OwnLayout[];
   readonly limits: Limits;
 }

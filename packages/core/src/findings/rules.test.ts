@@ -3,6 +3,7 @@ import type { Chart } from '../chart/chart';
 import { eachNode } from '../chart/queries';
 import { chartUse } from '../ledger/chart-use';
 import type { MonthlyAmounts } from '../ledger/monthly';
+import { judgeNamed, judgePlaced } from '../matching/learned';
 import { applyAll } from '../operations/apply';
 import { beginOwn } from '../statements/own/begin-own';
 import { editOwn } from '../statements/own/edit-own';
@@ -14,6 +15,7 @@ import { tidyScore } from './score';
 import { findingWords, fixWords } from './finding-words';
 import type { Finding, FindingCode, LookedAt } from './finding';
 
+const judge = { placed: judgePlaced, named: judgeNamed };
 const MONTHS = 24;
 const through = (rows: Readonly<Record<string, number | readonly number[]>>): MonthlyAmounts => ({
   first: '2025-01',
@@ -58,8 +60,8 @@ const SHOP = aChart(
 describe('each rule finds what it must, and no look-alike', () => {
   it('another kind: by name and neighbours, not where its kind is right', () => {
     const chart = aChart('1010 Bank [bank]\n1150 Kiln repairs [otherCurrentAsset]\n6110 Rent\n6120 Power\n6130 Cleaning');
-    expect(found('kindDoubt', lookAt(chart))).toEqual(['1150']);
-    expect(found('kindDoubt', lookAt(SHOP))).toEqual([]);
+    expect(found('kindDoubt', lookAt(chart, { judge }))).toEqual(['1150']);
+    expect(found('kindDoubt', lookAt(SHOP, { judge }))).toEqual([]);
   });
 
   it('a balance on the unusual side for months, not one that is overdrawn for once', () => {

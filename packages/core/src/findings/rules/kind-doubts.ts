@@ -3,13 +3,11 @@ import { parentIdOf } from '../../chart/queries';
 import { elementOf, isContra, sectionOf, statementOf, type KindCode } from '../../kinds/kinds';
 import { isOrWas } from '../../kinds/part-of';
 import type { Guess } from '../../matching/infer-kind';
-import { judgeNamed, judgePlaced } from '../../matching/learned/judge-placed';
 import { applyAll } from '../../operations/apply';
 import type { Operation } from '../../operations/operation';
 import { suggestNumber } from '../../numbering/suggest';
 import { atStake, openAccounts } from '../accounts';
-import type { FindingRule, Fix, Severity } from '../finding';
-import type { Limits } from '../limits';
+import type { FindingRule, Fix, KindJudging, LookedAt, Severity } from '../finding';
 
 const HUNDRED = 100;
 
@@ -28,11 +26,15 @@ const likelier = (kind: KindCode, [first]: readonly Guess[]): Doubt | null => {
 };
 
 /** What name, place and number say together; or, of an account that is on the other statement, the name alone. */
-const doubtOf = (chart: Chart, node: ChartNode, limits: Limits): Doubt | null => {
+const doubtOf = (
+  { chart, limits }: LookedAt,
+  judge: KindJudging,
+  node: ChartNode,
+): Doubt | null => {
   const { kind, name } = node.account;
-  const placed = likelier(kind, judgePlaced(chart, node));
+  const placed = likelier(kind, judge.placed(chart, node));
   if (placed !== null && placed.sure >= limits.kindDoubtful) return placed;
-  const named = likelier(kind, judgeNamed(name));
+  const named = likelier(kind, judge.named(name));
   const isElsewhere = named !== null && statementOf(named.kind) !== statementOf(kind);
   return isElsewhere && named.sure >= limits.kindByName ? named : null;
 };
@@ -64,11 +66,13 @@ const kindFix = (chart: Chart, node: ChartNode, kind: KindCode): readonly Fix[] 
  * Accounts whose name, neighbours and number speak for another kind, which leads to another section: by what was learned
  * from labelled lists, the account's own kind unheard.
  */
-export const kindDoubts: FindingRule<'kindDoubt'> = ({ chart, use, limits }) =>
-  openAccounts(chart).flatMap((node) => {
+export const kindDoubts: FindingRule<'kindDoubt'> = (lookedAt) => {
+  const { chart, use, limits, judge } = lookedAt;
+  if (judge === null) return [];
+  return openAccounts(chart).flatMap((node) => {
     const { id, kind, systemUse } = node.account;
     if (statementOf(kind) === null || isContra(kind) || systemUse !== null) return [];
-    const doubt = doubtOf(chart, node, limits);
+    const doubt = doubtOf(lookedAt, judge, node);
     if (doubt === null) return [];
     const otherElement = elementOf(doubt.kind) !== elementOf(kind);
     const severity: Severity =
@@ -84,3 +88,4 @@ export const kindDoubts: FindingRule<'kindDoubt'> = ({ chart, use, limits }) =>
       },
     ];
   });
+};

@@ -21,7 +21,11 @@ import {
   type ProposalStep,
   type Track,
 } from '@iunctus/core';
+import { judgeNamed, judgePlaced } from '@iunctus/core/learned';
 import type { FindingsMessage, FindingsResult, Trial } from './findings-messages';
+
+/** What was learned of kinds; this worker alone loads it. */
+const JUDGE = { placed: judgePlaced, named: judgeNamed };
 
 type Client = Extract<FindingsMessage, { type: 'client' }>;
 
@@ -64,7 +68,7 @@ const lookedAt = ({ track, monthly, client, layouts }: State): LookedAt | null =
   const rollUp = tableBooks(monthly, client.startsIn).rollUp({ first, last });
   const sheet = returnSheet(chart, rollUp, client.filer);
   const returned = { sheet, filer: client.filer };
-  return lookAt(chart, { use: chartUse(monthly, last), returned, layouts });
+  return lookAt(chart, { use: chartUse(monthly, last), returned, layouts, judge: JUDGE });
 };
 
 const tried = (

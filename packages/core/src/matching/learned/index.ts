@@ -1,0 +1,2 @@
+export { judgeAccount, type AccountAsked } from './judge-account';
+export { judgeNamed, judgePlaced } from './judge-placed';
