@@ -145,6 +145,7 @@ const PLACES: readonly {
     },
   },
   { name: 'the front page', at: 'front', sees: 'Expenses by main account' },
+  { name: 'findings', at: 'tidy', sees: 'without doubt' },
   {
     name: 'a line that is sent to another section',
     at: 'statements/profitAndLoss',

@@ -196,11 +196,6 @@ try {
   await page.goBack();
   await maren.hasChart();
 
-  await maren.tabTo('History');
-  await maren.press('Enter');
-  await maren.sees('Every revision of the chart.');
-  await picture('history');
-
   await open('Kestrel Lane Cider Works');
   await maren.hasChart();
   await page.goto(page.url().replace('/clients/', '/look/').replace('/chart', ''));
@@ -208,6 +203,14 @@ try {
   await picture('at-a-glance');
 
   await open('Tern Street Ceramics');
+  await maren.hasChart();
+  await page.goto(page.url().replace('/chart', '/tidy'));
+  await page.waitForSelector('.ways button');
+  await page.focus('[role=listbox]');
+  await maren.press('ArrowDown', 'ArrowDown', 'ArrowDown');
+  await maren.sees('On the statements');
+  await picture('tidy');
+  await page.goto(page.url().replace('/tidy', '/chart'));
   await maren.hasChart();
   await maren.tabTo('Numbers');
   await maren.press('Enter');

@@ -75,12 +75,7 @@ describe('an inherited chart, tidied by keyboard', () => {
     await maren.sees('The owner wants it so');
     await maren.does('Bring it back');
     await maren.does('Back to what is open');
-    await maren.page.waitForFunction(
-      (words) =>
-        [...document.querySelectorAll('.says')].some((row) => row.textContent?.trim() === words),
-      {},
-      first,
-    );
+    await maren.seesNoMore('put off or set aside');
     expect(maren.complaints).toEqual([]);
   });
 }); // prettier-ignore

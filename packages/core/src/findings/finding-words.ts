@@ -20,6 +20,8 @@ export interface FindingWords {
 interface Said extends Required<Telling> {
   /** An account as it is called. */
   readonly called: (id: AccountId | undefined) => string;
+  /** What kind it is. */
+  readonly kindOf: (id: AccountId | undefined) => string;
   /** Several, the first ones by name. */
   readonly some: (ids: readonly AccountId[]) => string;
 }
@@ -32,11 +34,15 @@ const saidWith = ({ chart, terms = STANDARD_TERMS }: Telling): Said => {
     const account = id === undefined ? undefined : knownAccount(chart, id);
     return account === undefined ? 'an account' : `“${titleOf(account)}”`;
   };
+  const kindOf = (id: AccountId | undefined): string => {
+    const account = id === undefined ? undefined : knownAccount(chart, id);
+    return account === undefined ? '' : terms.kinds[account.kind];
+  };
   const some = (ids: readonly AccountId[]): string => {
     const named = ids.slice(0, NAMED).map(called).join(', ');
     return ids.length > NAMED ? `${named} and ${ids.length - NAMED} more` : named;
   };
-  return { chart, terms, called, some };
+  return { chart, terms, called, kindOf, some };
 };
 
 const months = (count: number): string => (count === 1 ? 'a month' : `${count} months`);
@@ -46,8 +52,8 @@ type Words<C extends FindingCode> = (finding: FindingOf<C>, said: Said) => Findi
 
 /** What each rule says: a row each. */
 const WORDS: { readonly [C in FindingCode]: Words<C> } = {
-  kindDoubt: ({ accountIds: [id], facts: { likely, sure } }, { called, terms }) => ({
-    says: `${called(id)} looks like ${terms.kinds[likely].toLowerCase()}.`,
+  kindDoubt: ({ accountIds: [id], facts: { likely, sure } }, { called, kindOf, terms }) => ({
+    says: `${called(id)} reads as “${terms.kinds[likely]}”, not “${kindOf(id)}”.`,
     why: `Its name, its neighbours and its number say so, to ${sure} per cent. As it is, it counts on another line of the statements.`,
   }),
   unusualBalance: ({ accountIds: [id], facts }, { called }) => ({
@@ -146,7 +152,7 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
 
 /** A finding in words, with the client's own accounts. */
 export const findingWords = (finding: Finding, telling: Telling): FindingWords =>
-  (WORDS[finding.code] as Words<FindingCode>)(finding as FindingOf<FindingCode>, saidWith(telling));
+  (WORDS[finding.code] as Words<FindingCode>)(finding, saidWith(telling));
 
 /** What a fix does, in words. */
 export const fixWords = ({ says }: Fix, telling: Telling): string => {
@@ -155,7 +161,7 @@ export const fixWords = ({ says }: Fix, telling: Telling): string => {
     case 'merge':
       return `Merge ${called(says.id)} into ${called(says.into)}; its history follows`;
     case 'giveKind':
-      return `Make it ${terms.kinds[says.kind].toLowerCase()}; its history moves, in every year`;
+      return `Give it the kind “${terms.kinds[says.kind]}”; its history moves, in every year`;
     case 'rename':
       return `Call it “${says.to}”`;
     case 'renumber':

@@ -24,7 +24,7 @@ const neater =
       if (to === name || retiredOn !== null) return [];
       const fixes = renamed(chart, id, to);
       const found = { code, severity: 'couldBeNeater', accountIds: [id], amount: 0 } as const;
-      return [{ ...found, facts: { to }, fixes } as FindingOf<C>];
+      return [{ ...found, facts: { to }, fixes }];
     });
 
 /** Blanks twice, at an end, or before a comma. */

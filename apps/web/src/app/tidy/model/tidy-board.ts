@@ -89,6 +89,11 @@ export class TidyBoard {
     const row = this.rows()[this.cursor()];
     return row?.type === 'finding' ? row.finding : null;
   });
+  /** What it is known by, which stays while the chart is looked through again. */
+  readonly currentKey = computed(() => {
+    const finding = this.current();
+    return finding === null ? null : findingKey(finding);
+  });
   readonly note = computed(() => {
     const finding = this.current();
     return finding === null ? null : noteOf(finding, this.notes(), today());

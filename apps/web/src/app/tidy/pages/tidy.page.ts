@@ -27,7 +27,6 @@ import {
   monthOf,
   type AccountId,
   type CalendarDate,
-  type Finding,
   type Minor,
 } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
@@ -85,12 +84,12 @@ export class TidyPage {
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly score = computed(() => this.engine.result()?.score ?? null);
   /** The way whose effect is looked at. */
-  protected readonly looked = linkedSignal<Finding | null, number>({
-    source: this.board.current,
+  protected readonly looked = linkedSignal<string | null, number>({
+    source: this.board.currentKey,
     computation: () => 0,
   });
-  protected readonly asking = linkedSignal<Finding | null, Asking>({
-    source: this.board.current,
+  protected readonly asking = linkedSignal<string | null, Asking>({
+    source: this.board.currentKey,
     computation: () => null,
   });
   protected readonly until = signal<CalendarDate>(lastDayOf(addMonths(monthOf(today()), 1)));
