@@ -159,6 +159,7 @@ try {
   await maren.sees('Net revenue');
   await maren.does('Own layout');
   await maren.sees('Call it complete');
+  await page.waitForSelector('[role=grid] [role=row]');
   await page.focus('[role=grid]');
   await maren.press(...Array.from({ length: 11 }, () => 'ArrowDown'), 'r');
   await page.waitForSelector('iu-row-strip input:focus');
@@ -167,7 +168,7 @@ try {
   await picture('own-layout');
   await page.goto(page.url().replace(/\/statements\/.*/, '/chart'));
   await maren.hasChart();
-  const routes = page.url().replace(/\/ledger\/.*/, '/routes');
+  const routes = page.url().replace('/chart', '/routes');
   await page.goto(`${routes}/lines`);
   for (let told = false; !told;) {
     await maren.tabTo('Ask the bank');

@@ -38,7 +38,7 @@ const PAUSE = 180;
             <a
               [routerLink]="['/clients', one.clientId, 'chart']"
               [queryParams]="{ account: one.accountId }"
-              >{{ title(one) }}</a
+              >{{ called(one) }}</a
             >
             <span class="muted">{{ one.client }}</span>
           </li>
@@ -88,7 +88,7 @@ export class FindAccountComponent {
   );
   protected readonly accounts = computed(() => this.found.value() ?? []);
 
-  protected title(account: { readonly number: string | null; readonly name: string }): string {
+  protected called(account: { readonly number: string | null; readonly name: string }): string {
     return titleOf(account);
   }
 }

@@ -29,7 +29,8 @@ import { terms } from '../../shared/words/terms';
 
 /** An account's row in the grid, with what it came to in the year before. */
 export interface BudgetLine extends BudgetRow {
-  readonly title: string;
+  /** What it is called, number and name. */
+  readonly called: string;
   readonly lastYear: readonly Minor[];
 }
 
@@ -94,8 +95,8 @@ export class BudgetBoard {
     const [chart, lastYear] = [this.proposed.chart(), this.lastYear()];
     return budgetGrid(chart, this.year()).map((row) => {
       const account = accountOf(chart, row.accountId);
-      const title = account === undefined ? '' : titleOf(account);
-      return { ...row, title, lastYear: lastYear.get(row.accountId) ?? [] };
+      const called = account === undefined ? '' : titleOf(account);
+      return { ...row, called, lastYear: lastYear.get(row.accountId) ?? [] };
     });
   });
 
@@ -178,7 +179,7 @@ export class BudgetBoard {
     const line = this.lineAt(row);
     if (line === null) return;
     if (line.lastYear.every((amount) => amount === 0))
-      return this.notice.set($localize`Nothing was posted to ${line.title}:account: last year.`);
+      return this.notice.set($localize`Nothing was posted to ${line.called}:account: last year.`);
     const amounts = line.total === 0 ? line.lastYear : spreadLike(line.total, line.lastYear);
     this.propose([{ accountId: line.accountId, amounts }]);
   }
