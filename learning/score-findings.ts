@@ -16,7 +16,7 @@ import {
   type Chart,
   type KindCode,
 } from '@iunctus/core';
-import { judgeNamed, judgePlaced } from '@iunctus/core/learned';
+import { placedJudge } from '@iunctus/core/learned';
 import { importOf } from '@iunctus/core/testing';
 import { labelledLists, type LabelledList } from './labelled-lists';
 import { crossLearned } from './learn-lists';
@@ -104,7 +104,7 @@ const doubts: { sure: number; otherElement: boolean; truly: boolean; swapped: bo
 let [accounts, swaps, pairs, pairsFound, pairsRight] = [0, 0, 0, 0, 0];
 for (const [index, list] of lists.entries()) {
   const labelled = chartOfList(list);
-  const learned = learnedFor(index);
+  const judge = placedJudge(learnedFor(index));
   const look = (chart: Chart, wrong: ReadonlySet<string> | null): void => {
     for (const node of eachNode(chart.roots)) {
       const { id, kind, role, name } = node.account;
@@ -113,7 +113,7 @@ for (const [index, list] of lists.entries()) {
       if (wrong === null) accounts += 1;
       else if (wrong.has(id)) swaps += 1;
       else continue;
-      const [guess] = byName ? judgeNamed(name, learned) : judgePlaced(chart, node, learned);
+      const [guess] = byName ? judge.named(name) : judge.placed(chart, node);
       if (guess === undefined || isOrWas(guess.kind, [kind]) || isOrWas(kind, [guess.kind]))
         continue;
       if (sectionOf(guess.kind) === sectionOf(kind)) continue;

@@ -52,9 +52,9 @@ type Words<C extends FindingCode> = (finding: FindingOf<C>, said: Said) => Findi
 
 /** What each rule says: a row each. */
 const WORDS: { readonly [C in FindingCode]: Words<C> } = {
-  kindDoubt: ({ accountIds: [id], facts: { likely, sure } }, { called, kindOf, terms }) => ({
+  kindDoubt: ({ accountIds: [id], facts: { likely, sure, by } }, { called, kindOf, terms }) => ({
     says: `${called(id)} reads as “${terms.kinds[likely]}”, not “${kindOf(id)}”.`,
-    why: `Its name, its neighbours and its number say so, to ${sure} per cent. As it is, it counts on another line of the statements.`,
+    why: `${by === 'name' ? 'Its name says so' : 'Its name, its neighbours and its number say so'}, to ${sure} per cent. As it is, it counts on another line of the statements.`,
   }),
   unusualBalance: ({ accountIds: [id], facts }, { called }) => ({
     says: `${called(id)} has stood on the unusual side for ${months(facts.months)}.`,

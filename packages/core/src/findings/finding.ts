@@ -1,9 +1,9 @@
 import type { AccountId } from '../chart/account';
-import type { Chart, ChartNode } from '../chart/chart';
+import type { Chart } from '../chart/chart';
 import type { SectionCode } from '../kinds/caption';
 import type { KindCode } from '../kinds/kinds';
 import type { ChartUse } from '../ledger/chart-use';
-import type { Guess } from '../matching/infer-kind';
+import type { PlacedJudge } from '../matching/learned/judge-placed';
 import type { Minor } from '../money/minor';
 import type { WhyChanged } from '../numbering/crosswalk';
 import type { Operation } from '../operations/operation';
@@ -21,8 +21,12 @@ export interface FindingFacts {
   readonly numberMisfit: { readonly why: WhyChanged; readonly to: string | null };
   readonly planProblem: { readonly problem: PlanProblem };
   readonly misplacedLine: Pick<Misplaced, 'why' | 'amount'>;
-  /** Another kind is likelier; how sure, in per cent. */
-  readonly kindDoubt: { readonly likely: KindCode; readonly sure: number };
+  /** Another kind is likelier: by the name alone, or with its place and number; how sure, in per cent. */
+  readonly kindDoubt: {
+    readonly likely: KindCode;
+    readonly sure: number;
+    readonly by: 'name' | 'place';
+  };
   /** The first says the same as the second, which has more. */
   readonly duplicate: { readonly of: AccountId };
   /** The balance stands on the unusual side; since how many months. */
@@ -82,14 +86,6 @@ export interface FindingOf<C extends FindingCode> {
 /** Any finding. */
 export type Finding = { readonly [C in FindingCode]: FindingOf<C> }[FindingCode];
 
-/** The kinds that an account may be, the likeliest first. */
-export interface KindJudging {
-  /** By its name, place and number, its own kind unheard. */
-  readonly placed: (chart: Chart, node: ChartNode) => readonly Guess[];
-  /** By its name alone. */
-  readonly named: (name: string) => readonly Guess[];
-}
-
 /** What rules look at. */
 export interface LookedAt {
   readonly chart: Chart;
@@ -100,7 +96,7 @@ export interface LookedAt {
   /** How accounts were used; `null` where no amounts are at hand. */
   readonly use: ChartUse | null;
   /** What was learned of kinds; `null` where it is not at hand: it is large, and loaded only where it is needed. */
-  readonly judge: KindJudging | null;
+  readonly judge: PlacedJudge | null;
   readonly layouts: readonly OwnLayout[];
   readonly limits: Limits;
 }

@@ -3,7 +3,7 @@ import type { Chart } from '../chart/chart';
 import { eachNode } from '../chart/queries';
 import { chartUse } from '../ledger/chart-use';
 import type { MonthlyAmounts } from '../ledger/monthly';
-import { judgeNamed, judgePlaced } from '../matching/learned';
+import { placedJudge } from '../matching/learned';
 import { applyAll } from '../operations/apply';
 import { beginOwn } from '../statements/own/begin-own';
 import { editOwn } from '../statements/own/edit-own';
@@ -15,7 +15,7 @@ import { tidyScore } from './score';
 import { findingWords, fixWords } from './finding-words';
 import type { Finding, FindingCode, LookedAt } from './finding';
 
-const judge = { placed: judgePlaced, named: judgeNamed };
+const judge = placedJudge();
 const MONTHS = 24;
 const through = (rows: Readonly<Record<string, number | readonly number[]>>): MonthlyAmounts => ({
   first: '2025-01',

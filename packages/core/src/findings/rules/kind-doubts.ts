@@ -3,11 +3,12 @@ import { parentIdOf } from '../../chart/queries';
 import { elementOf, isContra, sectionOf, statementOf, type KindCode } from '../../kinds/kinds';
 import { isOrWas } from '../../kinds/part-of';
 import type { Guess } from '../../matching/infer-kind';
+import type { PlacedJudge } from '../../matching/learned/judge-placed';
 import { applyAll } from '../../operations/apply';
 import type { Operation } from '../../operations/operation';
 import { suggestNumber } from '../../numbering/suggest';
 import { atStake, openAccounts } from '../accounts';
-import type { FindingRule, Fix, KindJudging, LookedAt, Severity } from '../finding';
+import type { FindingRule, Fix, LookedAt, Severity } from '../finding';
 
 const HUNDRED = 100;
 
@@ -15,26 +16,27 @@ const HUNDRED = 100;
 interface Doubt {
   readonly kind: KindCode;
   readonly sure: number;
+  readonly by: 'name' | 'place';
 }
 
 /** The likeliest kind where it leads to another section than the account's own. */
-const likelier = (kind: KindCode, [first]: readonly Guess[]): Doubt | null => {
+const likelier = (kind: KindCode, [first]: readonly Guess[], by: Doubt['by']): Doubt | null => {
   if (first === undefined || isContra(first.kind)) return null;
   if (isOrWas(first.kind, [kind]) || isOrWas(kind, [first.kind])) return null;
   if (sectionOf(first.kind) === sectionOf(kind)) return null;
-  return { kind: first.kind, sure: Math.floor(first.confidence * HUNDRED) };
+  return { kind: first.kind, sure: Math.floor(first.confidence * HUNDRED), by };
 };
 
 /** What name, place and number say together; or, of an account that is on the other statement, the name alone. */
 const doubtOf = (
   { chart, limits }: LookedAt,
-  judge: KindJudging,
+  judge: PlacedJudge,
   node: ChartNode,
 ): Doubt | null => {
   const { kind, name } = node.account;
-  const placed = likelier(kind, judge.placed(chart, node));
+  const placed = likelier(kind, judge.placed(chart, node), 'place');
   if (placed !== null && placed.sure >= limits.kindDoubtful) return placed;
-  const named = likelier(kind, judge.named(name));
+  const named = likelier(kind, judge.named(name), 'name');
   const isElsewhere = named !== null && statementOf(named.kind) !== statementOf(kind);
   return isElsewhere && named.sure >= limits.kindByName ? named : null;
 };
@@ -83,7 +85,7 @@ export const kindDoubts: FindingRule<'kindDoubt'> = (lookedAt) => {
         severity,
         accountIds: [id],
         amount: atStake(use, node),
-        facts: { likely: doubt.kind, sure: doubt.sure },
+        facts: { likely: doubt.kind, sure: doubt.sure, by: doubt.by },
         fixes: kindFix(chart, node, doubt.kind),
       },
     ];

@@ -1,2 +1,2 @@
 export { judgeAccount, type AccountAsked } from './judge-account';
-export { judgeNamed, judgePlaced } from './judge-placed';
+export { placedJudge } from './judge-placed';

@@ -2,7 +2,7 @@ import type { AccountId } from '../../chart/account';
 import type { Chart, ChartNode } from '../../chart/chart';
 import { childrenOf, nodeOf, parentIdOf } from '../../chart/queries';
 import type { Element } from '../../kinds/element';
-import { kindsOfNumber } from '../../plan/number-plan';
+import { kindsOfNumber, type NumberPlan } from '../../plan/number-plan';
 import type { Guess } from '../infer-kind';
 import { judgeLines, type NamedLine } from './judge-lines';
 import type { Learned } from './model';
@@ -41,15 +41,14 @@ const pathTo = (chart: Chart, parentId: AccountId | null): readonly ChartNode[] 
   return path;
 };
 
-/**
- * The kinds that an account may be, the likeliest first, at most three: by its name, the accounts above and
- * beside it in the chart, and the range of its number.
- */
-export const judgeAccount = (
-  chart: Chart,
-  asked: AccountAsked,
-  learned?: Learned,
-): readonly Guess[] => {
+/** An account among those above and beside it, and its place there. */
+export interface AskedLines {
+  readonly lines: readonly NamedLine[];
+  readonly at: number;
+}
+
+/** What is heard of an account: the accounts above it, and some on either side. */
+export const linesAround = (chart: Chart, asked: AccountAsked): AskedLines => {
   const path = pathTo(chart, asked.parentId);
   const above = path.map((node, at) => lineOf(node, at === 0 ? null : at - 1));
   const parent = path.length === 0 ? null : path.length - 1;
@@ -64,10 +63,37 @@ export const judgeAccount = (
     { name: asked.name, number: asked.number, parent, kind: null },
     ...siblings.slice(after, after + HEARD).map((node) => lineOf(node, parent)),
   ];
-  const { plan } = chart.settings;
-  const judged = judgeLines(lines, {
-    ranged: (number) => kindsOfNumber(plan, number),
-    ...(learned === undefined ? {} : { learned }),
-  });
-  return judged(above.length + before.length, asked.element);
+  return { lines, at: above.length + before.length };
 };
+
+/** Judges an account among those around it; `plan` keeps ranges for kinds. */
+export const judgeAmong = (
+  { lines, at }: AskedLines,
+  {
+    plan,
+    element,
+    learned,
+  }: {
+    readonly plan: NumberPlan;
+    readonly element: Element | null;
+    readonly learned?: Learned | undefined;
+  },
+): readonly Guess[] => {
+  const ranged = (number: string) => kindsOfNumber(plan, number);
+  return judgeLines(lines, { ranged, ...(learned === undefined ? {} : { learned }) })(at, element);
+};
+
+/**
+ * The kinds that an account may be, the likeliest first, at most three: by its name, the accounts above and
+ * beside it in the chart, and the range of its number.
+ */
+export const judgeAccount = (
+  chart: Chart,
+  asked: AccountAsked,
+  learned?: Learned,
+): readonly Guess[] =>
+  judgeAmong(linesAround(chart, asked), {
+    plan: chart.settings.plan,
+    element: asked.element,
+    learned,
+  });

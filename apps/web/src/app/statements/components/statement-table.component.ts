@@ -227,7 +227,7 @@ export class StatementTableComponent {
   }
 
   protected movedBy({ row }: TableRow): string {
-    if (row.type === 'itself') return '';
+    if (row.type === 'itself' || row.type === 'ratio') return '';
     const amount = this.moved()[row.key] ?? 0;
     if (amount === 0) return '';
     return formatAmount(amount, { currency: this.currency(), negatives: 'sign' });

@@ -21,11 +21,11 @@ import {
   type ProposalStep,
   type Track,
 } from '@iunctus/core';
-import { judgeNamed, judgePlaced } from '@iunctus/core/learned';
+import { placedJudge } from '@iunctus/core/learned';
 import type { FindingsMessage, FindingsResult, Trial } from './findings-messages';
 
 /** What was learned of kinds; this worker alone loads it. */
-const JUDGE = { placed: judgePlaced, named: judgeNamed };
+const JUDGE = placedJudge();
 
 type Client = Extract<FindingsMessage, { type: 'client' }>;
 
