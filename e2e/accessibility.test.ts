@@ -139,6 +139,7 @@ const PLACES: readonly {
     then: async (maren) => {
       await maren.does('Own layout');
       await maren.sees('Call it complete');
+      await maren.page.waitForSelector('[role=grid] [role=row]');
       await maren.page.focus('[role=grid]');
       await maren.press('ArrowDown', 'Delete', 'ArrowDown', 's');
       await maren.sees('Double rule');
