@@ -54,11 +54,18 @@ describe('an inherited chart, tidied by keyboard', () => {
       await maren.press('ArrowDown');
       steps += 1;
     }
+    const before = await current();
     await maren.press('a');
     await maren.sees('Apply the first way of each');
     await maren.tabTo('Apply');
     await maren.press('Enter');
     await maren.page.waitForFunction(() => !document.body.innerText.includes('Apply the first way of each'));
+    // The chart is looked through again: what was found of this sort is gone.
+    await maren.page.waitForFunction(
+      (words) => document.querySelector('.one h2')?.textContent?.trim() !== words,
+      {},
+      before,
+    );
     await maren.page.waitForFunction(() => /\d+ changes/.test(document.body.innerText));
   });
 
