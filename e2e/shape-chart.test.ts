@@ -29,6 +29,21 @@ describe('shaping a chart with postings, by keyboard alone', () => {
     await maren.sees('In balance');
   });
 
+  it('stands beside the cash flow and the trial balance, too, and goes to the account of a line', async () => {
+    await maren.press('Shift+s');
+    await maren.lineShows('What moved no cash');
+    await maren.press('Shift+s', 'Shift+s');
+    await maren.sees('credits in parentheses');
+    await maren.goTo('6110');
+    await maren.lineShows('6110 Rent', { amount: '8,600.00' });
+    await maren.press('Tab', 'Home', 'ArrowDown', 'Enter');
+    await maren.cursorShows({ number: '1020' });
+    await maren.goTo('5030');
+    await maren.sees('credits in parentheses');
+    await maren.press('s');
+    await maren.lineShows('Gross profit', { moved: '−8,899.04' });
+  });
+
   it('explains a refused edit where it stands, and loses nothing', async () => {
     await maren.goTo('6110');
     await openRow();

@@ -70,6 +70,34 @@ describe('dimensions and settings', () => {
     expect((await benchChart(maren, clientId)).settings.dimensions).toEqual([dimension]);
   });
 
+  it('tell what is restricted from the rest on a statement, once a value is', async () => {
+    const [market] = chart.settings.dimensions;
+    if (market === undefined) throw new Error('no dimension');
+    const [town, ...others] = market.values;
+    if (town === undefined) throw new Error('no value');
+    const dimension = { ...market, values: [{ ...town, restricted: true as const }, ...others] };
+    await adopt({ type: 'setDimension', id: market.id, dimension, afterId: null });
+    expect((await benchChart(maren, clientId)).settings.dimensions).toEqual([dimension]);
+    const sheet = async (columns: string): Promise<readonly string[]> => {
+      const query = new URLSearchParams({ sheet: 'profitAndLoss', first: '2026-07', last: '2026-10', columns }); // prettier-ignore
+      const path = `/api/clients/${clientId}/exports/statement-csv?${query.toString()}`;
+      const file = await fetch(`${server.base}${path}`, { headers: { cookie: maren.cookie } });
+      return (await file.text()).split('\r\n');
+    };
+    const [head, ...rows] = await sheet('restrictions');
+    expect(head).toContain('Without restrictions,With restrictions');
+    const revenue = (lines: readonly string[]) =>
+      lines
+        .find((line) => line.startsWith('Net revenue'))
+        ?.split(',')
+        .slice(1)
+        .map(Number) ?? [];
+    const [without = 0, restricted = 0, whole = 0] = revenue(rows);
+    expect(revenue(await sheet(`by ${market.id}`))[0]).toBe(restricted);
+    expect(restricted).toBeGreaterThan(0);
+    expect(Math.round(100 * (without + restricted))).toBe(Math.round(100 * whole));
+  });
+
   it('are demanded of postings by the database as well', async () => {
     await expect(sell({})).rejects.toMatchObject({ constraint: 'entry_line_value_demanded' });
     const [market] = chart.settings.dimensions;

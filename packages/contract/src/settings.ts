@@ -133,7 +133,9 @@ export const DimensionSchema = mirrors<Dimension>()(
     id: Id,
     name: DimensionName,
     values: v.pipe(
-      v.array(v.strictObject({ id: Id, name: DimensionName })),
+      v.array(
+        v.strictObject({ id: Id, name: DimensionName, restricted: v.optional(v.literal(true)) }),
+      ),
       v.maxLength(DIMENSION_VALUES_LIMIT),
     ),
   }),

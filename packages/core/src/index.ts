@@ -106,6 +106,7 @@ export * from './planning/plan-line-onto';
 export type { SheetSource } from './statements/fill-sheet';
 export * from './statements/side-by-side';
 export * from './statements/trace';
+export * from './statements/sheet-shown';
 export * from './statements/register-accounts';
 export * from './ledger/odd-balance';
 export * from './ledger/trial-balance';

@@ -5,6 +5,7 @@ import {
   columnsOf,
   dateOrderOf,
   depthOfCode,
+  dimensionsNeeded,
   lastDayOf,
   monthOf,
   ownPlaces,
@@ -41,12 +42,9 @@ const specsIn = (text: string, context: ColumnContext): readonly ColumnSpec[] =>
 /** What was posted with the values that have a column. */
 const byValueOf = async (
   { pool, viewer, client }: Taken,
-  specs: readonly ColumnSpec[],
+  dimensions: readonly string[],
   today: string,
 ): Promise<MonthlyByValue> => {
-  const dimensions = new Set(
-    specs.flatMap((spec) => (spec.is === 'value' ? spec.dimensionId : [])),
-  );
   const found = new Map<string, MonthlyAmounts>();
   for (const dimensionId of dimensions) {
     const asked = { clientId: client.id, today, dimensionId };
@@ -104,7 +102,7 @@ const fileOf = async (
   const specs = specsIn(columns, { periods: context, sheet, dimensions });
   const monthly = await monthlyOf(pool, viewer, { clientId: client.id, today });
   const rows = [...monthly.amounts, ...monthly.splits];
-  const byValue = await byValueOf(taken, specs, today);
+  const byValue = await byValueOf(taken, dimensionsNeeded(specs, dimensions), today);
   const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart, { byValue });
   const depth = depthOfCode(query.depth ?? (layout === undefined ? 'all' : '1'));
   const options = { depth, zeroLines: zero === 'yes', open: openIn(query) };

@@ -2,6 +2,8 @@
 export interface DimensionValue {
   readonly id: string;
   readonly name: string;
+  /** Whether what carries it may be used only as its giver said: a gift for one purpose. */
+  readonly restricted?: true;
 }
 
 /** Something by which postings are told apart without an account for each: market, department, fund … */
@@ -42,6 +44,14 @@ export const DIMENSION_PROBLEMS = [
   'nameTooLong',
 ] as const;
 export type DimensionProblem = (typeof DIMENSION_PROBLEMS)[number];
+
+/** The values of a dimension that are restricted. */
+export const restrictedValues = ({ values }: Dimension): readonly string[] =>
+  values.flatMap(({ id, restricted }) => (restricted === true ? id : []));
+
+/** The dimension that tells restricted from unrestricted, the first of several; none where nothing is restricted. */
+export const restrictingDimension = (dimensions: readonly Dimension[]): Dimension | undefined =>
+  dimensions.find((dimension) => restrictedValues(dimension).length > 0);
 
 const key = (name: string): string => name.normalize('NFKC').trim().toLowerCase();
 

@@ -36,6 +36,7 @@ export const columnName = (
     case 'start':
     case 'end':
       return periodOn(sheet, column, order);
+    case 'restricted':
     case 'value':
       return column.value === '' || column.value === null ? 'Unassigned' : column.value;
     case 'change':

@@ -2,7 +2,7 @@ import type { Chart } from '../chart/chart';
 import { monthsBetween, addMonths, fiscalYearStart } from '../dates/month';
 import { readPeriod, type PeriodContext } from '../dates/period-words';
 import type { Period } from '../dates/period';
-import type { Dimension } from '../dimensions/dimension';
+import { restrictingDimension, type Dimension } from '../dimensions/dimension';
 import { hasBudgets } from '../ledger/budgets';
 import type { SheetCode } from './sheets';
 
@@ -21,7 +21,9 @@ export type ColumnSpec =
       readonly dimensionId: string;
       readonly valueId: string | null;
       readonly words: string;
-    };
+    }
+  /** What its giver restricted, or all but that. Source: FASB ASC 958-210-45, two classes of net assets (from memory). */
+  | { readonly is: 'restricted'; readonly restricted: boolean; readonly words: string };
 
 /** Most columns that stand beside one another. */
 export const COLUMN_LIMIT = 40;
@@ -36,12 +38,16 @@ export const COLUMN_SETS = [
   'years',
   'shares',
   'budget',
+  'restrictions',
 ] as const;
 export type ColumnSet = (typeof COLUMN_SETS)[number];
 
-/** The sets that say something of a chart: budgets only where there are any. */
+/** The sets that say something of a chart: budgets and restrictions only where there are any. */
 export const offeredSets = (chart: Chart): readonly ColumnSet[] =>
-  COLUMN_SETS.filter((set) => set !== 'budget' || hasBudgets(chart));
+  COLUMN_SETS.filter((set) => {
+    if (set === 'budget') return hasBudgets(chart);
+    return set !== 'restrictions' || restrictingDimension(chart.settings.dimensions) !== undefined;
+  });
 
 /** A column for each value of a dimension, what is unassigned, and the whole. */
 export interface ColumnsBy {
@@ -115,7 +121,8 @@ export const columnsOf = (asked: ColumnsAsked, context: ColumnContext): readonly
   const { sheet } = context;
   // What is expected is told of results alone, what carries a value of the statements that kinds lead to.
   if (asked === 'budget' && sheet !== 'profitAndLoss') return [THIS];
-  if (isBy(asked) && sheet !== 'profitAndLoss' && sheet !== 'balanceSheet') return [THIS];
+  const apart = isBy(asked) || asked === 'restrictions';
+  if (apart && sheet !== 'profitAndLoss' && sheet !== 'balanceSheet') return [THIS];
   if (isBy(asked)) return columnsBy(asked, context);
   return typeof asked === 'string' ? columnsOfSet(asked, context.periods, context.sheet) : asked;
 };
@@ -160,6 +167,12 @@ export const columnsOfSet = (
         { is: 'difference', of: 0, from: 1 },
         { is: 'percent', of: 0, from: 1 },
       ];
+    case 'restrictions':
+      return [
+        { is: 'restricted', restricted: false, words: THIS.words },
+        { is: 'restricted', restricted: true, words: THIS.words },
+        THIS,
+      ];
   }
 };
 
@@ -171,6 +184,8 @@ const written = (spec: ColumnSpec): string => {
       return `budget: ${spec.words}`;
     case 'share':
       return `share ${spec.of + 1}`;
+    case 'restricted':
+      return `${spec.restricted ? 'with' : 'without'} restrictions: ${spec.words}`;
     case 'value':
       return `value ${spec.dimensionId} ${spec.valueId ?? 'none'}: ${spec.words}`;
     default:
@@ -193,6 +208,9 @@ const earlier = (number: string | undefined, at: number): number | null => {
 const markedSpec = (text: string): ColumnSpec | null => {
   const [, mark = '', words = ''] = /^([^:]*):(.*)$/.exec(text) ?? [];
   if (mark === 'budget') return { is: 'budget', words: words.trim() };
+  const restricted = /^(with|without) restrictions$/.exec(mark);
+  if (restricted !== null)
+    return { is: 'restricted', restricted: restricted[1] === 'with', words: words.trim() };
   const value = /^value (\S+) (\S+)$/.exec(mark);
   if (value === null) return null;
   const [, dimensionId = '', id = ''] = value;
@@ -255,3 +273,16 @@ export const periodOfColumn = (
   context: PeriodContext,
 ): ReturnType<typeof readPeriod> | null =>
   'words' in spec ? readPeriod(spec.words, context) : null;
+
+/** The dimensions of which columns need what was posted with each value. */
+export const dimensionsNeeded = (
+  specs: readonly ColumnSpec[],
+  dimensions: readonly Dimension[],
+): readonly string[] => {
+  const restricting = restrictingDimension(dimensions)?.id ?? [];
+  const needed = specs.flatMap((spec) => {
+    if (spec.is === 'restricted') return restricting;
+    return spec.is === 'value' ? spec.dimensionId : [];
+  });
+  return [...new Set(needed)];
+};

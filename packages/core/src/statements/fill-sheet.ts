@@ -16,14 +16,14 @@ import type { OwnLayout } from './own/own-layout';
 import { ownPlaces } from './own/own-places';
 import type { SheetCode, SheetRow } from './sheets';
 import type { StatementOptions } from './statement';
-import type { TableBooks } from './table-books';
+import type { CarriedValues, TableBooks } from './table-books';
 
 /** Amounts that stand in a column: of a period, posted or expected. */
 export interface FilledColumn {
   readonly period: Period;
   readonly budget: boolean;
-  /** One value of a dimension alone; with `null`, what carries none of the others that are shown. */
-  readonly value?: { readonly id: string | null; readonly others: readonly string[] };
+  /** Some values of a dimension alone, or all without them. */
+  readonly carrying?: CarriedValues;
 }
 
 /** The rows of one column, in the order of those of all others, and whether they agree with the trial balance. */
@@ -58,14 +58,14 @@ const rollUpsOf = (
   { chart, books }: SheetSource,
   columns: readonly FilledColumn[],
 ): readonly RollUp[] =>
-  columns.map(({ period, budget, value }) => {
-    if (value !== undefined) return books.value(value.id, value.others, period);
+  columns.map(({ period, budget, carrying }) => {
+    if (carrying !== undefined) return books.carrying(carrying, period);
     return budget ? books.budget(chart, period) : books.rollUp(period);
   });
 
 /** What is expected, and what carries one value, need not balance by itself: the whole beside it does. */
 const standsForItself = (column: FilledColumn | undefined): boolean =>
-  column?.budget === true || column?.value !== undefined;
+  column?.budget === true || column?.carrying !== undefined;
 
 const fillStandard =
   (code: 'profitAndLoss' | 'balanceSheet'): Fill =>

@@ -21,9 +21,13 @@ export interface TableBooks {
   rollUp(period: Period): RollUp;
   cashFlow(period: Period): RollUp<CashFlowSection>;
   budget(chart: Chart, period: Period): RollUp;
-  /** What carries a value of a dimension; for `null` the whole without what carries one of some others. */
-  value(valueId: string | null, others: readonly string[], period: Period): RollUp;
+  /** What carries one of some values of a dimension, or the whole without it. */
+  carrying(values: CarriedValues, period: Period): RollUp;
 }
+
+/** Some values of a dimension: what carries one of them, or everything else. */
+export type CarriedValues =
+  { readonly only: readonly string[] } | { readonly without: readonly string[] };
 
 /** What was posted with each value of a dimension, month by month. */
 export type MonthlyByValue = ReadonlyMap<string, MonthlyAmounts>;
@@ -74,12 +78,13 @@ export const tableBooks = (
     yearStart: ({ last }) => fiscalYearStart(last, startsIn),
     rollUp: kept((period) => rollUpOver(ledger(period))),
     cashFlow: kept((period) => cashFlowRollUp(ledger(period))),
-    value: (valueId, others, period) => {
-      if (valueId !== null) return rollUpOver(ledgerOf(carried(valueId, period)));
+    carrying: (which, period) => {
+      if ('only' in which)
+        return rollUpOver(ledgerOf(which.only.flatMap((one) => carried(one, period))));
       const whole = [...ledger(period)].map(
         ([id, { balance, change, yearChange }]) => [id, balance, change, yearChange] as const,
       );
-      const taken = others.flatMap((other) => carried(other, period)).map(turned);
+      const taken = which.without.flatMap((other) => carried(other, period)).map(turned);
       return rollUpOver(ledgerOf([...whole, ...taken]));
     },
     budget: (chart, period) => rollUpOver(ledgerOf(budgetsWithin(chart, period, startsIn))),

@@ -1,5 +1,4 @@
 import fc from 'fast-check';
-import { recordsOf } from '../chart/queries';
 import type { Chart } from '../chart/chart';
 import { addMonths } from '../dates/month';
 import type { Dimension } from '../dimensions/dimension';
@@ -7,7 +6,7 @@ import type { PeriodContext } from '../dates/period-words';
 import { ledgerOf, rollUpOver } from '../ledger/amounts';
 import { amountsWithin, summedMonths, type MonthlyAmounts } from '../ledger/monthly';
 import { aChart, withSettings } from '../testing/a-chart';
-import { randomChart } from '../testing/random';
+import { monthlyOver, randomChart } from '../testing/random';
 import { buildStatement } from './build';
 import { columnsFromText, columnsOf, type ColumnSpec } from './columns';
 import { SHEET_CODES, type SheetCode } from './sheets';
@@ -210,6 +209,14 @@ describe('columns by the values of a dimension', () => {
     const { rows } = tableOf('profitAndLoss', columns, { chart, monthly: BOOKS, byValue });
     expect(rows.find(({ row }) => row.key === 'revenue/4010')?.cells).toEqual([80, 80]);
   });
+
+  it('tell with restrictions from without, whatever carries several restricted values', () => {
+    const dimensions = [{ ...market, values: values.map((value) => ({ ...value, restricted: true as const })) }]; // prettier-ignore
+    const gifts: Chart = { ...SHOP, settings: { ...SHOP.settings, dimensions } };
+    const { columns, rows } = tableOf('profitAndLoss', 'restrictions', { chart: gifts, monthly: BOOKS, byValue }); // prettier-ignore
+    expect(columns.map(({ value }) => value)).toEqual(['Without restrictions', 'With restrictions', null]); // prettier-ignore
+    expect(rows.find(({ row }) => row.key === 'revenue/4010')?.cells).toEqual([50, 110, 160]);
+  });
 });
 
 describe('a trial balance', () => {
@@ -293,23 +300,6 @@ describe('a cash flow', () => {
     ]);
   });
 });
-
-/** Postings that balance in each month, over the accounts of a chart that reach a statement. */
-const monthlyOver = (chart: Chart, seed: readonly number[], months: number): MonthlyAmounts => {
-  const ids = recordsOf(chart)
-    .filter(({ role, kind }) => role === 'posting' && kind !== 'memorandum')
-    .map(({ id }) => id);
-  const posted = new Map(ids.map((id) => [id, Array.from({ length: months }, () => 0)]));
-  seed.forEach((amount, index) => {
-    const month = index % months;
-    const sides = [(index * 7 + Math.abs(amount)) % ids.length, (index * 3 + 1) % ids.length];
-    sides.forEach((at, side) => {
-      const row = posted.get(ids[at] ?? '');
-      if (row !== undefined) row[month] = (row[month] ?? 0) + (side === 0 ? amount : -amount);
-    });
-  });
-  return { first: '2024-01', rows: [...posted].map(([id, row]) => [id, ...row] as const) };
-};
 
 describe('laws of columns', () => {
   const MONTHS = 30;

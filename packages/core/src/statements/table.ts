@@ -1,6 +1,6 @@
 import type { Period } from '../dates/period';
 import type { PeriodContext } from '../dates/period-words';
-import type { Dimension } from '../dimensions/dimension';
+import { restrictedValues, restrictingDimension, type Dimension } from '../dimensions/dimension';
 import { dividedHalfAway } from '../money/decimal';
 import { add, subtract, type Minor } from '../money/minor';
 import { periodOfColumn, type ColumnSpec } from './columns';
@@ -30,7 +30,7 @@ export interface TableColumn {
   readonly period: Period | null;
   /** The word that is not understood. */
   readonly wrong: string | null;
-  /** The value of a dimension whose column it is; empty for what is unassigned; `null` for any other column. */
+  /** What tells its column from the whole: the value of a dimension, or its restrictions; empty for what is unassigned; `null` for any other column. */
   readonly value: string | null;
 }
 
@@ -115,6 +115,8 @@ const periodAt = ({ periods }: Read, at: number): Period | null => {
 
 const valueName = ({ specs, dimensions }: Read, at: number): string | null => {
   const spec = specs[at];
+  if (spec?.is === 'restricted')
+    return spec.restricted ? 'With restrictions' : 'Without restrictions';
   if (spec?.is !== 'value') return null;
   const { values = [] } = dimensions.find(({ id }) => id === spec.dimensionId) ?? {};
   return values.find(({ id }) => id === spec.valueId)?.name ?? '';
@@ -164,20 +166,28 @@ const isOfMoney = (specs: readonly ColumnSpec[], at: number): boolean => {
 const showsOf = (specs: readonly ColumnSpec[], at: number): ColumnShows =>
   isOfMoney(specs, at) ? 'money' : 'parts';
 
-const columnOf = (spec: ColumnSpec, period: Period, specs: readonly ColumnSpec[]): FilledColumn => {
+const columnOf = (spec: ColumnSpec, period: Period, { specs, dimensions }: Read): FilledColumn => {
+  if (spec.is === 'restricted') {
+    const dimension = restrictingDimension(dimensions);
+    const values = dimension === undefined ? [] : restrictedValues(dimension);
+    const carrying = spec.restricted ? { only: values } : { without: values };
+    return { period, budget: false, carrying };
+  }
   if (spec.is !== 'value') return { period, budget: spec.is === 'budget' };
+  if (spec.valueId !== null) return { period, budget: false, carrying: { only: [spec.valueId] } };
   const others = specs.flatMap((one) =>
     one.is === 'value' && one.dimensionId === spec.dimensionId && one.valueId !== null
       ? one.valueId
       : [],
   );
-  return { period, budget: false, value: { id: spec.valueId, others } };
+  return { period, budget: false, carrying: { without: others } };
 };
 
 /** Whether a column can stand on a sheet: budgets are of results, values of what kinds lead to. */
 const standsOn = ({ is }: ColumnSpec, sheet: SheetCode): boolean => {
   if (is === 'budget') return sheet === 'profitAndLoss';
-  return is !== 'value' || sheet === 'profitAndLoss' || sheet === 'balanceSheet';
+  const apart = is === 'value' || is === 'restricted';
+  return !apart || sheet === 'profitAndLoss' || sheet === 'balanceSheet';
 };
 
 const filledColumns = (
@@ -189,7 +199,7 @@ const filledColumns = (
   const there = read.specs.flatMap((spec, at) => {
     const period = periodAt(read, at);
     if (period === null || !standsOn(spec, sheet)) return [];
-    return [{ at, column: columnOf(spec, period, read.specs) }];
+    return [{ at, column: columnOf(spec, period, read) }];
   });
   const filled = fill(
     source,

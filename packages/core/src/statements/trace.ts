@@ -2,24 +2,24 @@ import type { AccountId } from '../chart/account';
 import type { ChartNode } from '../chart/chart';
 import { SECTION_CODES, type SectionCode } from '../kinds/caption';
 import type { RollUp } from '../ledger/amounts';
-import { lineKey, sectionTotalKey, type RowKey, type Statement } from './statement';
+import { lineKey, sectionTotalKey, type RowKey } from './statement';
 
 /** The rows of a statement by account: on which rows an account and what is below it is shown. */
 export type RowsByKey = ReadonlySet<RowKey>;
 
 /** The keys of a statement's rows. */
-export const rowKeys = (statement: Statement): RowsByKey =>
-  new Set(statement.rows.map((row) => row.key));
+export const rowKeys = (sheet: { readonly rows: readonly { readonly key: RowKey }[] }): RowsByKey =>
+  new Set(sheet.rows.map((row) => row.key));
 
 /**
  * The rows on which a branch lands: its own line in each section that it leads to or, where it
  * has none, the line of the nearest account above that has one, or the section's total.
  * `path` are the nodes from the main account down to the branch itself.
  */
-export const landingRows = (
+export const landingRows = <S extends string>(
   path: readonly ChartNode[],
   keys: RowsByKey,
-  rollUp: RollUp,
+  rollUp: RollUp<S>,
 ): readonly RowKey[] => {
   const node = path.at(-1);
   if (node === undefined) return [];

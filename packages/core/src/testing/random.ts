@@ -1,3 +1,4 @@
+import type { MonthlyAmounts } from '../ledger/monthly';
 import fc from 'fast-check';
 import { plainAccount, type Account, type AccountId } from '../chart/account';
 import { emptyChart } from '../chart/build';
@@ -219,4 +220,25 @@ export const balancedLedger = (
     post(credit, -amount, index % 3);
   }
   return { chart: { ...chart, posted: new Set(ledger.keys()) }, ledger };
+};
+
+/** Postings that balance in each month, over the accounts of a chart that reach a statement. */
+export const monthlyOver = (
+  chart: Chart,
+  seed: readonly number[],
+  months: number,
+): MonthlyAmounts => {
+  const ids = recordsOf(chart)
+    .filter(({ role, kind }) => role === 'posting' && kind !== 'memorandum')
+    .map(({ id }) => id);
+  const posted = new Map(ids.map((id) => [id, Array.from({ length: months }, () => 0)]));
+  seed.forEach((amount, index) => {
+    const month = index % months;
+    const sides = [(index * 7 + Math.abs(amount)) % ids.length, (index * 3 + 1) % ids.length];
+    sides.forEach((at, side) => {
+      const row = posted.get(ids[at] ?? '');
+      if (row !== undefined) row[month] = (row[month] ?? 0) + (side === 0 ? amount : -amount);
+    });
+  });
+  return { first: '2024-01', rows: [...posted].map(([id, row]) => [id, ...row] as const) };
 };

@@ -234,6 +234,20 @@ describe('what keeps a layout from being complete', () => {
     expect(written(tableOf(layout))).toContain('·Cider, Tours 260');
     expect(ownPlaces(SHOP, layout).faults).toEqual([]);
   });
+
+  it('shows an account once that was picked into the line of what stands above it', () => {
+    const { id } = lineOf(RESULTS, '6100');
+    const layout = edited(RESULTS, { does: 'pick', id, accountId: '6110' });
+    const rows = written(tableOf(layout, { depth: 3 }));
+    const at = rows.indexOf('·Premises –');
+    expect(rows.slice(at, at + 5)).toEqual([
+      '·Premises –',
+      '··Rent 30',
+      '··Power 20',
+      '·Total Premises 50',
+      '·Fuel 20',
+    ]);
+  });
 });
 
 describe('a layout follows the chart', () => {
@@ -338,7 +352,8 @@ describe('a complete layout', () => {
       }),
     );
     fc.assert(
-      fc.property(world, ({ chart, gestures, statement, depth, amounts }) => {
+      fc.property(world, ({ chart: bare, gestures, statement, depth, amounts }) => {
+        const chart: Chart = { ...bare, posted: new Set([...eachNode(bare.roots)].map(({ account }) => account.id)) };
         const posting = [...eachNode(chart.roots)].filter(({ account: { role, kind } }) => role === 'posting' && kind !== 'memorandum');
         if (posting.length < 2) return;
         const rows = amounts.flatMap((amount, at) => {

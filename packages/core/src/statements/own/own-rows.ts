@@ -1,6 +1,6 @@
 import type { AccountId } from '../../chart/account';
 import type { Chart, ChartNode } from '../../chart/chart';
-import { eachNode, nodeOf } from '../../chart/queries';
+import { eachNode, nodeOf, pathTo } from '../../chart/queries';
 import { chartResults, type RollUp } from '../../ledger/amounts';
 import { dividedHalfAway } from '../../money/decimal';
 import { add, negate, type Minor } from '../../money/minor';
@@ -164,10 +164,18 @@ const within = (
     countsIn(filling.source.places, node, row) ? filling.rollUp.own(node) : 0,
   );
 
+/** What a line names, without what stands below another that it names: it is shown there, once. */
+const topsOf = (chart: Chart, { id }: OwnLeaf, { named }: OwnPlaces): readonly ChartNode[] => {
+  const all = new Set(named.get(id) ?? []);
+  return [...all].flatMap((one) => {
+    const above = pathTo(chart, one).slice(0, -1);
+    return above.some((other) => all.has(other)) ? [] : (nodeOf(chart, one) ?? []);
+  });
+};
+
 /** The branches that a line consists of. */
 const branchesOf = ({ chart, places }: OwnSource, row: OwnLeaf): readonly ChartNode[] => {
-  if (row.type === 'line')
-    return (places.named.get(row.id) ?? []).flatMap((id) => nodeOf(chart, id) ?? []);
+  if (row.type === 'line') return topsOf(chart, row, places);
   if (row.type === 'result') return [];
   return [...eachNode(chart.roots)]
     .filter((node) => countsIn(places, node, row.id))
@@ -246,9 +254,7 @@ const pushBranch = (node: ChartNode, under: LineAt, filling: Filling): void => {
 /** What a line is called: its own words, or those of its accounts. */
 export const ownLineWords = (chart: Chart, row: OwnLeaf, places: OwnPlaces): string => {
   if (row.words !== '' || row.type !== 'line') return row.words;
-  const names = (places.named.get(row.id) ?? []).flatMap(
-    (id) => nodeOf(chart, id)?.account.name ?? [],
-  );
+  const names = topsOf(chart, row, places).map(({ account }) => account.name);
   return names.join(', ');
 };
 

@@ -8,7 +8,13 @@ import {
   Injector,
   signal,
 } from '@angular/core';
-import { cleanName, USUAL_DIMENSIONS, type Dimension, type Refusal } from '@iunctus/core';
+import {
+  cleanName,
+  USUAL_DIMENSIONS,
+  type Dimension,
+  type DimensionValue,
+  type Refusal,
+} from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { refusalWords } from '../../shared/words/refusal-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -37,6 +43,10 @@ export class DimensionsSheetComponent {
     const taken = new Set(this.dimensions().map(({ name }) => name.toLowerCase()));
     return USUAL_DIMENSIONS.filter((name) => !taken.has(name.toLowerCase()));
   });
+  /** Gifts for one purpose are those of non-profits. */
+  protected readonly restrictable = computed(
+    () => this.proposed.client()?.legalForm === 'nonProfit',
+  );
   protected readonly refusalText = computed(() => {
     const refusal = this.refusal();
     return refusal === null
@@ -91,6 +101,14 @@ export class DimensionsSheetComponent {
     const values = dimension.values.map((value) =>
       value.id === valueId ? { ...value, name } : value,
     );
+    this.propose(dimension.id, { ...dimension, values });
+  }
+
+  /** Says that what carries a value is restricted by its giver, or that it is not. */
+  protected restrict(dimension: Dimension, valueId: string): void {
+    const turned = ({ restricted, ...value }: DimensionValue): DimensionValue =>
+      restricted === true ? value : { ...value, restricted: true };
+    const values = dimension.values.map((value) => (value.id === valueId ? turned(value) : value));
     this.propose(dimension.id, { ...dimension, values });
   }
 

@@ -25,6 +25,7 @@ const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['L'], $localize`the lines of this account, or of the statement’s line`],
   [['1', '…', '9'], $localize`show so many levels`],
   [['S'], $localize`the other statement`],
+  [[$localize`Shift S`], $localize`cash flow, changes in equity, trial balance in turn`],
   [['/'], $localize`filter by number or name`],
   [[$localize`Tab`], $localize`to the statement; Enter there goes to the account`],
   [[$localize`Ctrl Z`, $localize`Ctrl Shift Z`], $localize`undo, redo`],

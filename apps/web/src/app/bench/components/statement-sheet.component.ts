@@ -19,13 +19,13 @@ import {
 import { Store } from '@ngrx/store';
 import {
   formatAmount,
-  movedRows,
   nodeOf,
   sectionAndAccountOf,
+  type AccountId,
   type Period,
   type RowKey,
-  type StatementCode,
-  type StatementRow,
+  type SheetCode,
+  type SheetRow,
 } from '@iunctus/core';
 import { ODD_BALANCE_WORDS } from '../../shared/words/account-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
@@ -67,13 +67,13 @@ export class StatementSheetComponent {
   readonly inSight = output<StatementInSight>();
   readonly leave = output();
   /** The lines that a row sums up are asked for. */
-  readonly opened = output<RowKey>();
+  readonly opened = output<RowKey | AccountId>();
 
   protected readonly rowHeight = STATEMENT_ROW_HEIGHT;
   protected readonly statement = this.engine.statement;
   private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
   protected readonly cursor = signal(0);
-  private readonly moved = computed(() => movedRows(this.engine.impact()));
+  private readonly moved = this.engine.moved;
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
   protected readonly title = computed(() => terms().sheets[this.statement().code]);
   protected readonly subtitle = computed(() => subtitleOf(this.statement().code, this.period()));
@@ -112,26 +112,26 @@ export class StatementSheetComponent {
     this.viewport().elementRef.nativeElement.focus();
   }
 
-  protected trackRow = (_index: number, row: StatementRow): RowKey => row.key;
+  protected trackRow = (_index: number, row: SheetRow): RowKey => row.key;
 
   protected readonly words = statementRowWords;
   protected readonly indent = statementRowIndent;
 
   /** What is odd about the balance of the account on a line. */
-  protected odd(row: StatementRow): string {
-    const id = row.type === 'line' || row.type === 'itself' ? row.accountId : null;
+  protected odd(row: SheetRow): string {
+    const isOne = row.type === 'line' || row.type === 'itself' || row.type === 'account';
+    const id = isOne ? row.accountId : null;
     const node = id === null ? undefined : nodeOf(this.proposed.chart(), id);
     const odd = node === undefined ? null : this.amounts.oddBalanceOf(node);
     return odd === null ? '' : ODD_BALANCE_WORDS[odd];
   }
 
-  protected amount(row: StatementRow): string {
-    if (row.type === 'group' || row.type === 'section' || row.amount === null) return '';
+  protected amount(row: SheetRow): string {
+    if (!('amount' in row) || row.amount === null) return '';
     return formatAmount(row.amount, { currency: this.currency(), zero: '–' });
   }
 
-  protected movedBy(row: StatementRow): string {
-    if (row.type === 'group' || row.type === 'section') return '';
+  protected movedBy(row: SheetRow): string {
     if (row.type === 'line' && row.open) return '';
     const key = row.type === 'subtotal' ? row.key.replace(/\/subtotal$/, '') : row.key;
     const amount = this.moved()[key];
@@ -147,8 +147,8 @@ export class StatementSheetComponent {
 
   protected goToAccount(): void {
     const row = this.statement().rows[this.cursor()];
-    const subject = row === undefined ? null : sectionAndAccountOf(row.key);
-    if (subject?.accountId != null) this.view.goTo(subject.accountId);
+    const id = row !== undefined && 'accountId' in row ? row.accountId : null;
+    if (id !== null) this.view.goTo(id);
     this.leave.emit();
   }
 
@@ -174,8 +174,10 @@ export class StatementSheetComponent {
 
   /** Asks for the lines that a row sums up; what is reckoned of other rows has none. */
   protected open(index: number): void {
-    const key = this.statement().rows[index]?.key ?? '';
-    if (sectionAndAccountOf(key) !== null) this.opened.emit(key);
+    const row = this.statement().rows[index];
+    if (row === undefined) return;
+    if (sectionAndAccountOf(row.key) !== null) this.opened.emit(row.key);
+    else if ('accountId' in row && row.accountId !== null) this.opened.emit(row.accountId);
   }
 
   private bringIntoSight(index: number): void {
@@ -198,7 +200,17 @@ export class StatementSheetComponent {
   }
 }
 
-const subtitleOf = (code: StatementCode, period: Period | null): string => {
+const subtitleOf = (code: SheetCode, period: Period | null): string => {
   if (period === null) return '';
-  return code === 'balanceSheet' ? `At ${endOfPeriod(period)}` : longPeriod(period);
+  const [words, day] = [longPeriod(period), endOfPeriod(period)];
+  switch (code) {
+    case 'balanceSheet':
+      return $localize`At ${day}`;
+    case 'trialBalance':
+      return $localize`At ${day}, credits in parentheses`;
+    case 'changesInEquity':
+      return $localize`What changed, ${words}`;
+    default:
+      return words;
+  }
 };

@@ -32,6 +32,7 @@ const WITH_SHIFT: Readonly<Record<string, TreeAction>> = {
   ArrowDown: { type: 'mark', rows: 1 },
   ArrowUp: { type: 'mark', rows: -1 },
   n: { type: 'add', as: 'child' },
+  s: { type: 'otherSheet' },
   Delete: { type: 'restore' },
   '?': { type: 'sheet', sheet: 'keys' },
   '/': { type: 'filter' },

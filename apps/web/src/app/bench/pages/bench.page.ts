@@ -21,11 +21,12 @@ import {
   statementOf,
   type AccountId,
   type RowKey,
+  type ShownCode,
   type StatementCode,
 } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
-import { statementChoices } from '../../shared/words/statement-words';
+import { otherSheets, statementChoices } from '../../shared/words/statement-words';
 import { AccountSheetComponent } from '../components/account-sheet.component';
 import {
   ChartTreeComponent,
@@ -36,6 +37,7 @@ import { FootBarComponent } from '../components/foot-bar.component';
 import { KeysSheetComponent } from '../components/keys-sheet.component';
 import { ManySheetComponent } from '../components/many-sheet.component';
 import { MergeSheetComponent } from '../components/merge-sheet.component';
+import { MoreSheetsComponent } from '../components/more-sheets.component';
 import { MoveSheetComponent } from '../components/move-sheet.component';
 import { SplitSheetComponent } from '../components/split-sheet.component';
 import { DimensionsSheetComponent } from '../components/dimensions-sheet.component';
@@ -90,6 +92,7 @@ const NEED_AN_ACCOUNT: readonly SheetName[] = ['account', 'move', 'merge', 'spli
     ManySheetComponent,
     DimensionsSheetComponent,
     MergeSheetComponent,
+    MoreSheetsComponent,
     SplitSheetComponent,
     MoveSheetComponent,
     ProblemNoteComponent,
@@ -124,6 +127,8 @@ export class BenchPage {
   protected readonly waiting = this.store.selectSignal(workspaceFeature.selectWaiting);
   protected readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   protected readonly statements = computed(statementChoices);
+  /** The sheets that are seldom wanted beside the chart. */
+  protected readonly others = computed(otherSheets);
   protected readonly depths = DEPTHS;
   protected readonly shown = this.engine.shown;
   protected readonly sides = SIDES;
@@ -179,10 +184,11 @@ export class BenchPage {
       if (id === undefined || !this.proposed.ready()) return;
       untracked(() => this.view.goTo(id));
     });
-    // The statement follows the cursor over the line between the two; a choice by hand holds until then.
+    // The statement follows the cursor over the line between the two; a choice by hand holds until then,
+    // and one of the other sheets until one of the two is chosen again.
     effect(() => {
       const own = this.ownStatement();
-      if (own !== null) untracked(() => this.showStatement(own));
+      if (own !== null) untracked(() => this.follow(own));
     });
     effect(() => {
       const [asked, tree] = [this.commands.asked(), this.tree()];
@@ -195,7 +201,12 @@ export class BenchPage {
     });
   }
 
-  protected showStatement(code: StatementCode): void {
+  private follow(own: StatementCode): void {
+    const { code } = this.shown();
+    if (code === 'profitAndLoss' || code === 'balanceSheet') this.showStatement(own);
+  }
+
+  protected showStatement(code: ShownCode): void {
     this.shown.update((shown) => ({ ...shown, code }));
     this.joins.litRow.set(null);
   }
@@ -224,6 +235,8 @@ export class BenchPage {
         return this.filterField()?.nativeElement.focus();
       case 'statement':
         return this.showStatement(this.otherStatement());
+      case 'otherSheet':
+        return this.showStatement(this.nextSheet());
       case 'toStatement':
         return this.focusStatement();
       case 'outline':
@@ -305,6 +318,11 @@ export class BenchPage {
   private openSheet(name: SheetName): void {
     const needsAccount = NEED_AN_ACCOUNT.includes(name);
     if (!needsAccount || this.view.cursor() !== null) this.sheets.show(name);
+  }
+
+  private nextSheet(): ShownCode {
+    const codes = this.others().map(({ value }) => value);
+    return codes[(codes.indexOf(this.shown().code) + 1) % codes.length] ?? this.shown().code;
   }
 
   /** The statement on which the account at the cursor lands, when the other one is shown; else the other one. */

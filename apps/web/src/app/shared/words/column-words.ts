@@ -17,6 +17,7 @@ export const COLUMN_SET_WORDS: Readonly<Record<ColumnSet, string>> = {
   years: $localize`Four years`,
   shares: $localize`Share of the whole`,
   budget: $localize`Against the budget`,
+  restrictions: $localize`With and without restrictions`,
 };
 
 /** What a column is, in a sentence: for its field and for who hears it. */
@@ -26,6 +27,10 @@ export const columnSentence = (spec: ColumnSpec): string => {
       return $localize`Amounts of “${spec.words}:words:”`;
     case 'budget':
       return $localize`Budget of “${spec.words}:words:”`;
+    case 'restricted':
+      return spec.restricted
+        ? $localize`What is restricted of “${spec.words}:words:”`
+        : $localize`What is not restricted of “${spec.words}:words:”`;
     case 'value':
       return $localize`One value of a dimension, “${spec.words}:words:”`;
     case 'difference':

@@ -50,7 +50,9 @@ const dimensionWords = (
 ): string => {
   const known = charts.flatMap(({ settings }) => settings.dimensions).find((one) => one.id === id);
   if (dimension === null) return $localize`Dimension ${known?.name ?? ''} removed`;
-  const values = dimension.values.map(({ name }) => name);
+  const values = dimension.values.map(({ name, restricted }) =>
+    restricted === true ? $localize`${name}:value: (restricted)` : name,
+  );
   const words = values.length === 0 ? $localize`no values yet` : namesLine(values, 4);
   return $localize`Dimension ${dimension.name} with ${words}`;
 };

@@ -1,10 +1,12 @@
 import {
   CAPTIONS,
   KINDS,
+  SHOWN_SHEETS,
   statementOf,
   type CaptionCode,
   type Element,
   type KindCode,
+  type ShownCode,
   type StatementCode,
 } from '@iunctus/core';
 import { terms } from './terms';
@@ -15,6 +17,12 @@ export const statementChoices = (): readonly { value: StatementCode; words: stri
     value,
     words: terms().sheets[value],
   }));
+
+/** The other sheets that can stand beside the chart. */
+export const otherSheets = (): readonly { value: ShownCode; words: string }[] =>
+  SHOWN_SHEETS.filter((code) => code !== 'profitAndLoss' && code !== 'balanceSheet').map(
+    (value) => ({ value, words: terms().sheets[value] }),
+  );
 
 export const ELEMENT_WORDS: Readonly<Record<Element, string>> = {
   asset: $localize`Assets`,

@@ -114,6 +114,7 @@ export class ColumnStripComponent {
       { value: 'percent', words: $localize`Per cent`, there: at >= 2 },
       { value: 'share', words: $localize`Share`, there: at >= 1 },
       { value: 'value', words: $localize`One value`, there: false },
+      { value: 'restricted', words: $localize`By restriction`, there: false },
     ];
     return all.filter(({ there, value }) => there || value === this.spec().is);
   });
@@ -140,7 +141,8 @@ export class ColumnStripComponent {
     const words = this.words() ?? 'this period';
     if (is === 'amounts' || is === 'budget') this.changed.emit({ is, words });
     else if (is === 'share') this.changed.emit({ is, of: at - 1 });
-    else if (is !== 'value') this.changed.emit({ is, of: at - 2, from: at - 1 });
+    else if (is === 'difference' || is === 'percent')
+      this.changed.emit({ is, of: at - 2, from: at - 1 });
   }
 
   protected refer(name: string, place: number): void {

@@ -2,11 +2,12 @@ import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } f
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { monthOf, type PeriodContext } from '@iunctus/core';
-import { scan } from 'rxjs';
+import { dimensionsNeeded, monthOf, type PeriodContext } from '@iunctus/core';
+import { forkJoin, scan } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import type { TableMessage, TableResult, TableWish } from '../workers/table-messages';
@@ -17,6 +18,7 @@ import { createTableWorker } from '../workers/table-worker.factory';
 export class TableEngine {
   private readonly store = inject(Store);
   private readonly api = inject(ApiService);
+  private readonly proposed = inject(ProposedChart);
   private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
   private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   private readonly openings = this.store.selectSignal(workspaceFeature.selectOpenings);
@@ -42,19 +44,23 @@ export class TableEngine {
   });
   /** What was posted month by month; read anew when something was posted or adopted. */
   readonly monthly = reading(this.ofBooks, ({ clientId }) => this.api.ask('monthly', { clientId }));
-  /** The dimension whose values have columns; `null` for none. */
-  private readonly dimensionId = computed(
-    () =>
-      this.wish()?.columns.flatMap((spec) => (spec.is === 'value' ? spec.dimensionId : []))[0] ??
-      null,
-  );
-  /** What was posted with each of its values. */
+  /** The dimensions whose values have columns, joined; empty for none. */
+  private readonly dimensions = computed(() => {
+    const { dimensions } = this.proposed.chart().settings;
+    return dimensionsNeeded(this.wish()?.columns ?? [], dimensions).join(' ');
+  });
+  /** What was posted with each of their values. */
   readonly byValue = reading(
     () => {
-      const [of, dimension] = [this.ofBooks(), this.dimensionId()];
-      return of === undefined || dimension === null ? undefined : { ...of, dimension };
+      const [of, dimensions] = [this.ofBooks(), this.dimensions()];
+      return of === undefined || dimensions === '' ? undefined : { ...of, dimensions };
     },
-    ({ clientId, dimension }) => this.api.ask('monthlyByValue', { clientId, query: { dimension } }),
+    ({ clientId, dimensions }) =>
+      forkJoin(
+        dimensions
+          .split(' ')
+          .map((dimension) => this.api.ask('monthlyByValue', { clientId, query: { dimension } })),
+      ),
   );
   /** Where periods in words are seen from; `null` while no client is open. */
   readonly context = computed<PeriodContext | null>(() => {
@@ -85,10 +91,12 @@ export class TableEngine {
     effect(() => {
       const read = this.byValue.value();
       if (read === null) return;
-      const values = read.values.map(
-        ({ valueId, first, amounts, splits }) =>
-          [valueId, { first, rows: [...amounts, ...splits] }] as const,
-      );
+      const values = read
+        .flatMap(({ values }) => values)
+        .map(
+          ({ valueId, first, amounts, splits }) =>
+            [valueId, { first, rows: [...amounts, ...splits] }] as const,
+        );
       this.send({ type: 'byValue', values });
     });
     effect(() => {

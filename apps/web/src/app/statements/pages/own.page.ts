@@ -33,7 +33,6 @@ import {
   type SectionCode,
   type ShownSide,
 } from '@iunctus/core';
-import { addressOf } from '../../shared/api/api.service';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
@@ -60,6 +59,7 @@ import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
 import { LayoutDesk } from '../model/layout-desk';
 import { LineOpenings } from '../model/line-openings';
+import { statementFiles } from '../model/statement-files';
 import { TableEngine } from '../model/table-engine';
 import { terms } from '../../shared/words/terms';
 
@@ -151,19 +151,16 @@ export class OwnPage {
 
   /** What is printed and written is as adopted, and as it is kept. */
   protected readonly files = computed(() => {
-    const [period, columns] = [this.engine.context()?.main, this.columnsShown.text()];
+    const period = this.engine.context()?.main;
     if (period === undefined) return null;
-    const query = {
-      layout: this.layoutId(),
-      first: period.first,
-      last: period.last,
-      columns,
+    return statementFiles(this.clientId(), {
+      of: { layout: this.layoutId() },
+      period,
+      columns: this.columnsShown.text(),
       depth: this.depthCode(),
-      zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
-    };
-    const of = (format: string): string =>
-      addressOf('exportChart', { clientId: this.clientId(), format, query });
-    return { pdf: of('statement-pdf'), xlsx: of('statement-xlsx'), csv: of('statement-csv') };
+      zeroLines: this.zeroLines(),
+      open: this.open(),
+    });
   });
 
   constructor() {

@@ -35,7 +35,6 @@ import {
   type SheetCode,
   type StatementCode,
 } from '@iunctus/core';
-import { addressOf } from '../../shared/api/api.service';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { operationWords } from '../../shared/words/operation-words';
@@ -57,8 +56,9 @@ import {
 import { ClientLayouts } from '../model/client-layouts';
 import { ColumnsShown } from '../model/columns-shown';
 import { LineOpenings } from '../model/line-openings';
+import { statementFiles } from '../model/statement-files';
 import { TableEngine } from '../model/table-engine';
-import { plain, terms } from '../../shared/words/terms';
+import { terms } from '../../shared/words/terms';
 
 const STAYS: Readonly<Record<Extract<LinePlan, { ok: false }>['why'], string>> = {
   edge: $localize`It stands first or last of its group already. M sends it to another section.`,
@@ -185,19 +185,14 @@ export class SheetPage {
   protected readonly files = computed(() => {
     const period = this.engine.context()?.main;
     if (period === undefined) return null;
-    const query = {
-      sheet: this.code(),
-      first: period.first,
-      last: period.last,
+    return statementFiles(this.clientId(), {
+      of: { sheet: this.code() },
+      period,
       columns: this.columnsShown.text(),
       depth: this.depthCode(),
-      zero: this.zeroLines() ? ('yes' as const) : ('no' as const),
-      ...this.openAndClosed(),
-      ...(plain() ? { plain: 'yes' as const } : {}),
-    };
-    const of = (format: string): string =>
-      addressOf('exportChart', { clientId: this.clientId(), format, query });
-    return { pdf: of('statement-pdf'), xlsx: of('statement-xlsx'), csv: of('statement-csv') };
+      zeroLines: this.zeroLines(),
+      open: this.open(),
+    });
   });
 
   constructor() {
@@ -222,13 +217,6 @@ export class SheetPage {
   }
 
   /** Which lines stand open or closed by hand, as files are told. */
-  private openAndClosed(): { open?: string; closed?: string } {
-    const keys = (wanted: boolean): string =>
-      [...this.open()].flatMap(([key, open]) => (open === wanted ? key : [])).join(',');
-    const [open, closed] = [keys(true), keys(false)];
-    return { ...(open === '' ? {} : { open }), ...(closed === '' ? {} : { closed }) };
-  }
-
   /** Undo and redo, unless a text is being typed. */
   protected onKey(event: KeyboardEvent): void {
     const control = event.ctrlKey || event.metaKey;

@@ -104,6 +104,10 @@ export const COMMANDS: readonly Command[] = [
   other($localize`Undo`, $localize`Ctrl Z`, { type: 'undo' }),
   other($localize`Redo`, $localize`Ctrl Shift Z`, { type: 'redo' }),
   other($localize`The other statement`, 'S', { type: 'tree', action: { type: 'statement' } }),
+  other($localize`Cash flow, equity or trial balance beside the chart`, $localize`Shift S`, {
+    type: 'tree',
+    action: { type: 'otherSheet' },
+  }),
   other($localize`Dimensions: market, department, fund, location, project`, '', {
     type: 'tree',
     action: { type: 'sheet', sheet: 'dimensions' },

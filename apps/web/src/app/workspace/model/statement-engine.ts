@@ -1,6 +1,6 @@
 import { DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Impact, PlannedOpening, Statement } from '@iunctus/core';
+import type { Impact, PlannedOpening, ShownSheet } from '@iunctus/core';
 import { ClientRoutes } from './client-routes';
 import { workspaceFeature } from '../state/workspace.feature';
 import { createStatementWorker } from '../workers/statement-worker.factory';
@@ -12,7 +12,7 @@ import type {
 } from '../workers/statement-messages';
 
 const NO_IMPACT: Impact = { lines: {}, sections: [], totals: [], nodes: {} };
-const NO_STATEMENT: Statement = { code: 'profitAndLoss', rows: [] };
+const NO_STATEMENT: ShownSheet = { code: 'profitAndLoss', rows: [] };
 
 /** The worker, kept up to date with the store; its results as signals. */
 @Injectable()
@@ -35,7 +35,9 @@ export class StatementEngine {
     proposed: true,
   });
   readonly impact = signal<Impact>(NO_IMPACT);
-  readonly statement = signal<Statement>(NO_STATEMENT);
+  readonly statement = signal<ShownSheet>(NO_STATEMENT);
+  /** By how much the rows of that sheet move. */
+  readonly moved = signal<StatementResult['moved']>({});
   readonly totals = signal<NonNullable<StatementResult['totals']>>({});
   /** The entries that the balances of the proposal will be posted as. */
   readonly openings = signal<readonly PlannedOpening[]>([]);
@@ -86,6 +88,7 @@ export class StatementEngine {
   private take(result: StatementResult): void {
     this.impact.set(result.impact);
     this.statement.set(result.statement);
+    this.moved.set(result.moved);
     this.openings.set(result.openings);
     this.balanced.set(result.balances);
     this.proofs.set(result.proofs);

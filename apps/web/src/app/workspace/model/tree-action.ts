@@ -22,5 +22,7 @@ export type TreeAction =
   | { readonly type: 'add'; readonly as: 'sibling' | 'child' | 'main' }
   | { readonly type: 'move'; readonly direction: Direction }
   | { readonly type: 'sheet'; readonly sheet: Exclude<SheetName, 'review'> }
-  | { readonly type: 'filter' | 'statement' | 'toStatement' | 'outline' | 'register' }
+  | {
+      readonly type: 'filter' | 'statement' | 'otherSheet' | 'toStatement' | 'outline' | 'register';
+    }
   | { readonly type: 'depth'; readonly depth: number };

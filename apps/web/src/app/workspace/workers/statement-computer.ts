@@ -1,7 +1,6 @@
 import {
   advance,
   brokenBy,
-  buildStatement,
   chartOf,
   eachNode,
   emptyChart,
@@ -9,15 +8,20 @@ import {
   isBalanced,
   ledgerOf,
   lostBetween,
+  movedBetween,
+  movedRows,
   NO_ROUTES,
   planOpenings,
   proposedChart,
   rollUpOver,
   rollUpWith,
   routesOf,
+  shownSheet,
   trackOf,
   type AmountsTuple,
+  type Chart,
   type Filer,
+  type Impact,
   type PlannedOpening,
   type ProposalStep,
   type RollUp,
@@ -109,6 +113,24 @@ const plannedIn = ({ track, pending }: State): readonly PlannedOpening[] => {
   return planOpenings(proposedChart(track), there, fiscalYearStart);
 };
 
+interface Books {
+  readonly chart: Chart;
+  readonly rollUp: RollUp;
+}
+
+/** By how much the rows of the sheet that is shown move. */
+const movedOn = (
+  shown: Shown,
+  {
+    before,
+    after,
+    impact,
+  }: { readonly before: Books; readonly after: Books; readonly impact: Impact },
+): StatementResult['moved'] =>
+  shown.code === 'profitAndLoss' || shown.code === 'balanceSheet'
+    ? movedRows(impact)
+    : movedBetween(shownSheet(shown.code, before, shown), shownSheet(shown.code, after, shown));
+
 /** The roll-up that the proposal leads to: with its balances, when it brings some. */
 const rollUpAfter = (
   { amounts, rollUp, pending: { period, fiscalYearStart } }: State,
@@ -143,10 +165,12 @@ export const createStatementComputer = (): ((message: StatementMessage) => State
     }
     const before = { chart: track.base, rollUp };
     const after = { chart: proposedChart(track), rollUp: leadsTo };
+    const impact = impactOf(before, after);
     const rebased = message.type === 'chart' || message.type === 'amounts';
     return {
-      impact: impactOf(before, after),
-      statement: buildStatement(shown.code, shown.proposed ? after : before, shown),
+      impact,
+      statement: shownSheet(shown.code, shown.proposed ? after : before, shown),
+      moved: movedOn(shown, { before, after, impact }),
       totals: rebased ? totalsOf(state) : null,
       openings,
       balances: isBalanced(after.chart, after.rollUp),

@@ -11,14 +11,15 @@ import type {
   PlannedOpening,
   ProposalStep,
   RouteItem,
-  Statement,
-  StatementCode,
+  RowKey,
+  ShownCode,
+  ShownSheet,
   StatementOptions,
 } from '@iunctus/core';
 
 /** Which statement is shown, and how. */
 export interface Shown extends StatementOptions {
-  readonly code: StatementCode;
+  readonly code: ShownCode;
   /** As proposed, or as last adopted. */
   readonly proposed: boolean;
 }
@@ -55,7 +56,9 @@ export interface ProofReport {
 /** What the worker computed. `totals` comes only when the adopted chart or the amounts changed. */
 export interface StatementResult {
   readonly impact: Impact;
-  readonly statement: Statement;
+  readonly statement: ShownSheet;
+  /** By how much the rows of the sheet that is shown move, by key; only those that move. */
+  readonly moved: Readonly<Record<RowKey, Minor>>;
   /** Debit-positive total and own amount by account of the adopted chart. */
   readonly totals: Readonly<Record<string, readonly [total: Minor, own: Minor]>> | null;
   /** The entries that the balances of the proposal will be posted as. */
