@@ -49,7 +49,10 @@ const chartOfList = (list: LabelledList): Labelled => {
       made || accountId === null ? [] : [[entry.line, accountId] as const],
     ),
   );
-  const names = new Map(plan.rows.map(({ entry, accountId }) => [entry.name, accountId]));
+  const column = list.rows[0]?.cells.indexOf('name') ?? -1;
+  const names = new Map(
+    list.rows.map(({ line, cells }) => [cells[column] ?? '', ids.get(line)] as const),
+  );
   const right = new Map<string, readonly KindCode[]>();
   const repeats = new Map<string, string>();
   for (const [line, label] of labels) {

@@ -20,7 +20,11 @@ export const withAlike = (
 ): readonly ImportRow[] => {
   const asked = rows.filter(isPosted);
   const found = new Map<number, AlikeLine>();
-  const accounts = asked.map(({ entry, kind }) => ({ name: entry.name, sort: kind?.kind ?? '' }));
+  const accounts = asked.map(({ entry, kind }) => ({
+    name: entry.name,
+    sort: kind?.kind ?? '',
+    above: entry.parent ?? '',
+  }));
   for (const { at, of } of duplicatesAmong(accounts)) {
     const [row, other] = [asked[at], asked[of]];
     if (row === undefined || other === undefined || !(isNew(row) || isNew(other))) continue;

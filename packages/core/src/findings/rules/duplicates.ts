@@ -1,4 +1,4 @@
-import { hasPostings } from '../../chart/queries';
+import { accountOf, hasPostings, parentIdOf } from '../../chart/queries';
 import { duplicatesAmong } from '../../matching/duplicates';
 import { planMerge } from '../../planning/plan-merge';
 import { atStake, openAccounts } from '../accounts';
@@ -7,7 +7,11 @@ import type { FindingRule, Fix } from '../finding';
 /** Accounts of one kind that say the same; the one with less goes into the one with more, for the fewest postings follow. */
 export const duplicates: FindingRule<'duplicate'> = ({ chart, use }) => {
   const nodes = openAccounts(chart);
-  const accounts = nodes.map(({ account: { name, kind } }) => ({ name, sort: kind }));
+  const accounts = nodes.map(({ account: { id, name, kind } }) => ({
+    name,
+    sort: kind,
+    above: accountOf(chart, parentIdOf(chart, id) ?? '')?.name ?? '',
+  }));
   return duplicatesAmong(accounts).flatMap(({ at, of }) => {
     const [one, other] = [nodes[at], nodes[of]];
     if (one === undefined || other === undefined) return [];
