@@ -30,6 +30,7 @@ export default {
     node('learning', 'learning'),
     node('contract', 'packages/contract'),
     node('exchange', 'packages/exchange'),
+    node('check', 'apps/check-chart'),
     node('server', 'apps/server', {
       globalSetup: '<rootDir>/test/start-postgres.cjs',
       globalTeardown: '<rootDir>/test/stop-postgres.cjs',

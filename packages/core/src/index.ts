@@ -147,6 +147,7 @@ export * from './findings/finding';
 export * from './findings/all-rules';
 export * from './findings/limits';
 export * from './findings/finding-notes';
+export * from './findings/findings-between';
 export * from './findings/score';
 export * from './findings/finding-words';
 export * from './ledger/chart-use';

@@ -60,6 +60,7 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
   use: null,
   judge: null,
   layouts: [],
+  country: 'US',
   limits: USUAL_LIMITS,
   ...more,
 });

@@ -98,6 +98,8 @@ export interface LookedAt {
   /** What was learned of kinds; `null` where it is not at hand: it is large, and loaded only where it is needed. */
   readonly judge: PlacedJudge | null;
   readonly layouts: readonly OwnLayout[];
+  /** Whose spelling names follow: ISO 3166-1 alpha-2. */
+  readonly country: string;
   readonly limits: Limits;
 }
 

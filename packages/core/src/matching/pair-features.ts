@@ -158,6 +158,13 @@ const sharedFeatures = (
   };
 };
 
+/** The same words below two different accounts: each of those has its own. */
+const isRepeatedElsewhere = (one: Said, other: Said): boolean =>
+  one.path !== '' &&
+  other.path !== '' &&
+  one.path !== other.path &&
+  one.things.map(({ said }) => said).join() === other.things.map(({ said }) => said).join();
+
 /** The names of a list, ready to be held against one another. */
 export class NamePairs {
   private readonly said: readonly Said[];
@@ -225,6 +232,7 @@ export class NamePairs {
     if (one === undefined || other === undefined || one.marks !== other.marks) return null;
     const [ofOne, ofOther] = [this.covered(one, other), this.covered(other, one)];
     if (ofOne.share === 0 && ofOther.share === 0) return null;
+    if (isRepeatedElsewhere(one, other)) return null;
     const shared = one.things.filter((thing) => !ofOne.more.includes(thing));
     const rarest = Math.min(...shared.map((thing) => this.countOf(one, thing)));
     const contained = ofOne.more.length === 0 || ofOther.more.length === 0;

@@ -1,5 +1,6 @@
 import type { Chart } from '../../chart/chart';
 import { eachNode } from '../../chart/queries';
+import { countryOf, spelledFor } from '../../countries/countries';
 import { apply } from '../../operations/apply';
 import { neatBlanks, neatCapitals, saysNothing, spelledOut } from '../../text/neat-name';
 import { openAccounts } from '../accounts';
@@ -36,8 +37,11 @@ export const nameCapitals: FindingRule<'nameCapitals'> = ({ chart }) =>
   neater('nameCapitals', neatCapitals)(chart);
 
 /** Words that are cut short. */
-export const namesShortened: FindingRule<'nameShortened'> = ({ chart }) =>
-  neater('nameShortened', spelledOut)(chart);
+export const namesShortened: FindingRule<'nameShortened'> = ({ chart, country }) =>
+  neater('nameShortened', (name) => {
+    const whole = spelledOut(name);
+    return whole === name ? name : spelledFor(whole, countryOf(country));
+  })(chart);
 
 /** Names that say nothing of what belongs there. */
 export const namesSayNothing: FindingRule<'nameSaysNothing'> = ({ chart }) =>

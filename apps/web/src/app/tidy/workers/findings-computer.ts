@@ -68,7 +68,8 @@ const lookedAt = ({ track, monthly, client, layouts }: State): LookedAt | null =
   const rollUp = tableBooks(monthly, client.startsIn).rollUp({ first, last });
   const sheet = returnSheet(chart, rollUp, client.filer);
   const returned = { sheet, filer: client.filer };
-  return lookAt(chart, { use: chartUse(monthly, last), returned, layouts, judge: JUDGE });
+  const { country } = client.filer;
+  return lookAt(chart, { use: chartUse(monthly, last), returned, layouts, country, judge: JUDGE });
 };
 
 const tried = (
