@@ -18,6 +18,10 @@ import { numberMisfits } from './rules/number-misfits';
 import { onlyChildren } from './rules/only-children';
 import { planContradictions } from './rules/plan-problems';
 import { postedParents } from './rules/posted-parents';
+import { repeatedBelow } from './rules/repeated-below';
+import { retainedByHand } from './rules/retained-by-hand';
+import { retiredInRoutes } from './rules/retired-in-routes';
+import { tinyAccounts } from './rules/tiny-accounts';
 import { tooDeep } from './rules/too-deep';
 import { unusualBalances } from './rules/unusual-balances';
 import { longUnused, neverUsed } from './rules/unused';
@@ -29,11 +33,15 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   leftToClear,
   misplacedLine: misplacedLines,
   layoutMisses: layoutsMiss,
+  retiredInRoute: retiredInRoutes,
+  retainedByHand,
   contraApart: contrasApart,
   assetsNotDepreciated,
   postedParent: postedParents,
   duplicate: duplicates,
   catchAll: catchAlls,
+  repeatedBelow,
+  tinyAccounts,
   tooManyMainLines,
   tooDeep,
   onlyChild: onlyChildren,
@@ -61,6 +69,8 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
   judge: null,
   layouts: [],
   country: 'US',
+  startsIn: 1,
+  routed: new Set(),
   limits: USUAL_LIMITS,
   ...more,
 });

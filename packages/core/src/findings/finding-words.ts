@@ -1,6 +1,7 @@
 import { titleOf, type AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
 import { knownAccount } from '../chart/queries';
+import { shortMonths } from '../dates/month-names';
 import { formatTenths } from '../money/format';
 import { STANDARD_TERMS, type Terms } from '../statements/terms/terms';
 import type { Finding, FindingCode, FindingOf, Fix } from './finding';
@@ -120,6 +121,22 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     says: `${called(id)} bears a number that the plan keeps for others${to === null ? '' : `; ${to} would fit`}.`,
     why: 'The order of numbers and that of the statement differ.',
   }),
+  repeatedBelow: ({ accountIds, facts: { values, before, after } }, { some }) => ({
+    says: `${values.slice(0, NAMED).join(', ')}${values.length > NAMED ? ' …' : ''} stand below each of ${some(accountIds)}.`,
+    why: `Two things are told apart at once. With a dimension for the second, ${before} accounts would be ${after}.`,
+  }),
+  tinyAccounts: ({ accountIds, facts: { count } }, { some }) => ({
+    says: `${count} costs beside one another take next to nothing each: ${some(accountIds)}.`,
+    why: 'They fill the statement and change nobody’s mind.',
+  }),
+  retiredInRoute: ({ accountIds: [id] }, { called }) => ({
+    says: `${called(id)} is retired, and a route still sends money to it.`,
+    why: 'What comes next finds no account.',
+  }),
+  retainedByHand: ({ accountIds: [id], facts: { month, count } }, { called }) => ({
+    says: `${called(id)} was posted to in ${shortMonths({ first: month, last: month })}${count > 1 ? ` and in ${count - 1} more` : ''}, within a fiscal year.`,
+    why: 'What belongs to the year passes by its profit and loss.',
+  }),
   neverUsed: ({ accountIds: [id] }, { called }) => ({
     says: `Nothing was ever posted to ${called(id)}.`,
     why: 'It is one more account to choose a wrong one from.',
@@ -160,6 +177,8 @@ export const fixWords = ({ says }: Fix, telling: Telling): string => {
   switch (says.does) {
     case 'merge':
       return `Merge ${called(says.id)} into ${called(says.into)}; its history follows`;
+    case 'mergeAll':
+      return `Merge ${says.count === 1 ? 'the other' : `the ${says.count} others`} into ${called(says.into)}; their history follows`;
     case 'giveKind':
       return `Give it the kind “${terms.kinds[says.kind]}”; its history moves, in every year`;
     case 'rename':
@@ -176,6 +195,8 @@ export const fixWords = ({ says }: Fix, telling: Telling): string => {
       return 'Let it go to the usual line of its kind';
     case 'remove':
       return 'Remove it';
+    case 'restore':
+      return 'Open it to postings again';
     case 'retire':
       return 'Retire it';
     case 'dissolve':

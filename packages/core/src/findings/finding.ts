@@ -1,5 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { Chart } from '../chart/chart';
+import type { Month } from '../dates/month';
 import type { SectionCode } from '../kinds/caption';
 import type { KindCode } from '../kinds/kinds';
 import type { ChartUse } from '../ledger/chart-use';
@@ -40,6 +41,17 @@ export interface FindingFacts {
   readonly tooManyMainLines: { readonly section: SectionCode; readonly count: number };
   readonly contraApart: { readonly besideId: AccountId };
   readonly assetsNotDepreciated: object;
+  /** So many costs below one account take next to nothing each. */
+  readonly tinyAccounts: { readonly count: number; readonly under: AccountId | null };
+  /** The same sub-accounts stand below several: how many accounts there are, and with a dimension for them. */
+  readonly repeatedBelow: {
+    readonly values: readonly string[];
+    readonly before: number;
+    readonly after: number;
+  };
+  readonly retiredInRoute: object;
+  /** Posted to in the middle of a year, first in this month. */
+  readonly retainedByHand: { readonly month: Month; readonly count: number };
   readonly neverUsed: object;
   /** Not used for so many months, and at zero. */
   readonly longUnused: { readonly months: number };
@@ -58,11 +70,12 @@ export type FindingCode = keyof FindingFacts;
 /** What a fix does, to be said. */
 export type FixDoes =
   | { readonly does: 'merge'; readonly id: AccountId; readonly into: AccountId }
+  | { readonly does: 'mergeAll'; readonly into: AccountId; readonly count: number }
   | { readonly does: 'giveKind'; readonly kind: KindCode }
   | { readonly does: 'rename'; readonly to: string }
   | { readonly does: 'renumber'; readonly to: string }
   | { readonly does: 'moveUnder'; readonly parentId: AccountId | null }
-  | { readonly does: 'renumberAll' | 'usualLine' | 'remove' | 'retire' | 'dissolve' };
+  | { readonly does: 'renumberAll' | 'usualLine' | 'remove' | 'retire' | 'restore' | 'dissolve' };
 
 /** One way to put something right. */
 export interface Fix {
@@ -100,6 +113,10 @@ export interface LookedAt {
   readonly layouts: readonly OwnLayout[];
   /** Whose spelling names follow: ISO 3166-1 alpha-2. */
   readonly country: string;
+  /** The month (1–12) with which the fiscal year begins. */
+  readonly startsIn: number;
+  /** The accounts to which routes send money. */
+  readonly routed: ReadonlySet<AccountId>;
   readonly limits: Limits;
 }
 

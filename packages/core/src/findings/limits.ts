@@ -10,6 +10,9 @@ export interface Limits {
   readonly levels: number;
   /** Main lines of a section that fit a page. */
   readonly mainLines: number;
+  /** So many costs beside one another, each below so many thousandths of all, could be one. */
+  readonly tinyAccounts: number;
+  readonly tinyPart: number;
   /** What “miscellaneous” and the like may take of all costs, in tenths of a per cent. */
   readonly catchAllPart: number;
   /** How sure another kind must be to be called wrong, and doubtful, in per cent. */
@@ -26,6 +29,8 @@ export const USUAL_LIMITS: Limits = {
   unusedMonths: 18,
   levels: 4,
   mainLines: 24,
+  tinyAccounts: 4,
+  tinyPart: 3,
   catchAllPart: 20,
   kindWrong: 97,
   kindDoubtful: 75,

@@ -1,6 +1,7 @@
 import { likeness } from './likeness';
 import {
   isBeside,
+  isNamedSeveral,
   isOftenSeveral,
   spokenName,
   thingsSaid,
@@ -35,7 +36,7 @@ const MOST = 3;
 /** Words that tell no account of a list from another. */
 const IDLE = new Set(
   wordsOf(
-    'expense cost charge fee bill account stuff other general misc sundry business company co the service svc item used running old new various usual etc paid total premium premiums employer employers employee  cogs',
+    'expense cost charge fee bill account stuff other general misc sundry business company co the service svc item used running old new various usual etc paid total payable payables receivable receivables premium premiums employer employers employee  cogs',
   ),
 );
 
@@ -221,7 +222,8 @@ export class NamePairs {
       const match = other.things.reduce((so, two) => Math.max(so, matchOf(thing, two)), 0);
       all += weight;
       same += weight * match;
-      if (match === 0) more.push(thing);
+      const isPart = match === WIDER && [thing.name, ...widerThan(thing.name)].some(isNamedSeveral);
+      if (match === 0 || isPart) more.push(thing);
     }
     return { share: all === 0 ? 0 : same / all, more };
   }
@@ -234,6 +236,8 @@ export class NamePairs {
     if (ofOne.share === 0 && ofOther.share === 0) return null;
     if (isRepeatedElsewhere(one, other)) return null;
     const shared = one.things.filter((thing) => !ofOne.more.includes(thing));
+    const more = [...ofOne.more, ...ofOther.more];
+    if (more.length > 0 && shared.every(isOftenSeveral)) return null;
     const rarest = Math.min(...shared.map((thing) => this.countOf(one, thing)));
     const contained = ofOne.more.length === 0 || ofOther.more.length === 0;
     return {
@@ -245,7 +249,7 @@ export class NamePairs {
       contained: flag(contained),
       sameThings: flag(ofOne.share === 1 && ofOther.share === 1),
       containedOfSeveral: flag(contained && rarest > 2),
-      ...sharedFeatures(shared, other, [...ofOne.more, ...ofOther.more]),
+      ...sharedFeatures(shared, other, more),
       ...this.placeFeatures(one, other),
     };
   }

@@ -115,12 +115,14 @@ const TOPICS: readonly string[] = [
   'retail: retail counter shop_sales over_counter product_sales take_home_sales take_home merchandise merch',
   'sales: sales sale income revenue takings turnover sold fees_earned',
   // Owing and owed
-  'creditors: creditors creditor vendors vendor suppliers supplier payables payable ap accounts_payable accts_payable account_payable trade_creditors vendors_payable bills_to_pay unpaid_bills owed_to we_owe owe owing_to purchase_ledger bills_owing',
-  'debtors: debtors debtor receivables receivable ar accounts_receivable accts_receivable account_receivable trade_debtors owed_by owed_by_customers customers_owing sales_ledger unpaid_invoices invoices_outstanding owing_from',
+  'creditors: creditors creditor vendors vendor suppliers supplier ap accounts_payable accts_payable account_payable trade_creditors vendors_payable bills_to_pay unpaid_bills we_owe owe purchase_ledger bills_owing',
+  'debtors: debtors debtor ar accounts_receivable accts_receivable account_receivable trade_debtors customers_owing sales_ledger unpaid_invoices invoices_outstanding owing_from',
   'loans: loan loans lent advance advances note notes borrowing borrowings lending hp hire_purchase finance_agreement',
   'owner: shareholder shareholders owner owners director directors proprietor partner partners sh s_h member_loan',
   'deposits: deposit deposits',
-  'salesTax: sales_tax vat gst hst pst qst gst_hst',
+  'salesTax: sales_tax vat gst hst gst_hst',
+  'quebecTax: qst',
+  'provincialTax: pst rst provincial_sales_tax retail_sales_tax',
   'pettyCash: petty_cash cash_box cash_tin petty imprest',
   'till: float floats till tills cash_drawer cash_float register',
   'creditCard: credit_card visa mastercard amex company_card',
@@ -244,7 +246,8 @@ const BESIDE: ReadonlySet<string> = new Set(
 );
 
 /** Whether a business often has several accounts of a topic on purpose. */
-export const isOftenSeveral = ({ name }: Thing): boolean => OFTEN_SEVERAL.has(name);
+export const isNamedSeveral = (topic: string): boolean => OFTEN_SEVERAL.has(topic);
+export const isOftenSeveral = ({ name }: Thing): boolean => isNamedSeveral(name);
 
 /** Whether a thing says where or how, and seldom what. */
 export const isBeside = ({ name }: Thing): boolean => BESIDE.has(name);

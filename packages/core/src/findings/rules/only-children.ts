@@ -1,12 +1,17 @@
 import { eachNode, hasPostings, parentIdOf } from '../../chart/queries';
 import type { FindingRule } from '../finding';
 
-/** Headings over one account alone: the account can stand in their place. */
-export const onlyChildren: FindingRule<'onlyChild'> = ({ chart }) =>
-  [...eachNode(chart.roots)].flatMap((node) => {
+/**
+ * Headings over one account alone: the account can stand in their place. Where all main accounts are headings, each is a
+ * group of the statement, and may have one account for now.
+ */
+export const onlyChildren: FindingRule<'onlyChild'> = ({ chart }) => {
+  const isGrouped = chart.roots.every(({ account }) => account.role === 'heading');
+  return [...eachNode(chart.roots)].flatMap((node) => {
     const [child, ...others] = node.children;
     const { id, role } = node.account;
     if (role !== 'heading' || child === undefined || others.length > 0) return [];
+    if (isGrouped && parentIdOf(chart, id) === null) return [];
     const childId = child.account.id;
     const parentId = parentIdOf(chart, id);
     return [
@@ -30,3 +35,4 @@ export const onlyChildren: FindingRule<'onlyChild'> = ({ chart }) =>
       },
     ];
   });
+};

@@ -1,7 +1,9 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { accountsIn } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
+import { ClientRoutes } from '../../workspace/model/client-routes';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import type { FindingsMessage, FindingsResult, Trial } from '../workers/findings-messages';
 import { createFindingsWorker } from '../workers/findings-worker.factory';
@@ -15,6 +17,7 @@ export class FindingsEngine {
   private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
+  private readonly routes = inject(ClientRoutes);
   private readonly worker = createFindingsWorker();
 
   /** Whose books are read, and as of which revision. */
@@ -52,6 +55,10 @@ export class FindingsEngine {
     effect(() => {
       const read = this.layouts.value();
       if (read !== null) this.send({ type: 'layouts', layouts: read.map(({ layout }) => layout) });
+    });
+    effect(() => {
+      const routed = this.routes.items().flatMap(({ content }) => accountsIn(content));
+      this.send({ type: 'routed', routed });
     });
     effect(() => this.sendClient());
     effect(() => this.send({ type: 'trial', trial: this.trial() }));

@@ -14,6 +14,7 @@ import {
   tableBooks,
   tidyScore,
   trackOf,
+  type AccountId,
   type Finding,
   type LookedAt,
   type MonthlyAmounts,
@@ -34,6 +35,7 @@ interface State {
   readonly monthly: MonthlyAmounts | null;
   readonly client: Client | null;
   readonly layouts: readonly OwnLayout[];
+  readonly routed: ReadonlySet<AccountId>;
   readonly trial: Trial | null;
 }
 
@@ -54,13 +56,15 @@ const next = (state: State, message: FindingsMessage): State => {
       return { ...state, client: message };
     case 'layouts':
       return { ...state, layouts: message.layouts };
+    case 'routed':
+      return { ...state, routed: new Set(message.routed) };
     case 'trial':
       return { ...state, trial: message.trial };
   }
 };
 
 /** What is looked at: the chart as proposed, with the books of the fiscal year up to the end of the period. */
-const lookedAt = ({ track, monthly, client, layouts }: State): LookedAt | null => {
+const lookedAt = ({ track, monthly, client, layouts, routed }: State): LookedAt | null => {
   if (monthly === null || client === null) return null;
   const chart = proposedChart(track);
   const { last } = client.period;
@@ -69,7 +73,9 @@ const lookedAt = ({ track, monthly, client, layouts }: State): LookedAt | null =
   const sheet = returnSheet(chart, rollUp, client.filer);
   const returned = { sheet, filer: client.filer };
   const { country } = client.filer;
-  return lookAt(chart, { use: chartUse(monthly, last), returned, layouts, country, judge: JUDGE });
+  const { startsIn } = client;
+  const use = chartUse(monthly, last);
+  return lookAt(chart, { use, returned, layouts, country, startsIn, routed, judge: JUDGE });
 };
 
 const tried = (
@@ -97,6 +103,7 @@ export const createFindingsComputer = (): ((message: FindingsMessage) => Finding
     monthly: null,
     client: null,
     layouts: [],
+    routed: new Set(),
     trial: null,
   };
   let found: Pick<FindingsResult, 'findings' | 'score'> | null = null;

@@ -1,4 +1,5 @@
 import type {
+  AccountId,
   BookedChartRecord,
   Filer,
   Finding,
@@ -32,6 +33,7 @@ export type FindingsMessage =
       readonly startsIn: number;
       readonly period: Period;
     }
+  | { readonly type: 'routed'; readonly routed: readonly AccountId[] }
   | { readonly type: 'layouts'; readonly layouts: readonly OwnLayout[] }
   | { readonly type: 'trial'; readonly trial: Trial | null };
 
