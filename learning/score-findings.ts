@@ -159,7 +159,7 @@ for (const [index, list] of lists.entries()) {
       }
 }
 say(`${accounts} accounts with their right kinds, ${swaps} with another`);
-for (const limit of [60, 70, 80, 85, 90, 93, 95, 97, 98, 99]) {
+for (const limit of [40, 50, 60, 70, 80, 85, 90, 93, 95, 97, 98, 99]) {
   const said = doubts.filter(({ sure }) => sure >= limit);
   const [found, false_] = [said.filter((one) => one.swapped), said.filter((one) => !one.swapped)];
   const wrong = false_.filter(({ otherElement }) => otherElement);

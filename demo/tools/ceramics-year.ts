@@ -58,8 +58,17 @@ const monthOf = (month: string): DemoEntry[] => {
   ];
 }; // prettier-ignore
 
+/** What comes once in the year, and hardly counts. */
+const ONCE: readonly DemoEntry[] = [
+  entry('2026-03-11', 'Glaze handbook', [['6090', 2_450], ['1000', -2_450]]),
+  entry('2026-05-20', 'Lunch at the fair', [['6110', 1_860], ['1000', -1_860]]),
+  entry('2026-06-09', 'Gas bottle', [['6012', 3_100], ['1000', -3_100]]),
+  entry('2026-09-02', 'Thermocouple', [['6031', 2_275], ['1000', -2_275]]),
+]; // prettier-ignore
+
 /** Ten months of a ceramics studio whose list of accounts grew without a plan, January to October 2026. */
 export const ceramicsEntries = (): readonly DemoEntry[] => [
   opening,
   ...monthsFrom('2026-01', 10).flatMap(monthOf),
+  ...ONCE,
 ];

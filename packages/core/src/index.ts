@@ -149,6 +149,7 @@ export * from './findings/limits';
 export * from './findings/finding-notes';
 export * from './findings/findings-between';
 export * from './findings/score';
+export * from './findings/tidied';
 export * from './findings/finding-words';
 export * from './ledger/chart-use';
 export * from './returns/return-sheet';

@@ -179,6 +179,10 @@ export const fixWords = ({ says }: Fix, telling: Telling): string => {
       return `Merge ${called(says.id)} into ${called(says.into)}; its history follows`;
     case 'mergeAll':
       return `Merge ${says.count === 1 ? 'the other' : `the ${says.count} others`} into ${called(says.into)}; their history follows`;
+    case 'moveOut':
+      return says.count === 1
+        ? 'Put its sub-account beside it'
+        : `Put its ${says.count} sub-accounts beside it`;
     case 'giveKind':
       return `Give it the kind “${terms.kinds[says.kind]}”; its history moves, in every year`;
     case 'rename':

@@ -71,6 +71,7 @@ export type FindingCode = keyof FindingFacts;
 export type FixDoes =
   | { readonly does: 'merge'; readonly id: AccountId; readonly into: AccountId }
   | { readonly does: 'mergeAll'; readonly into: AccountId; readonly count: number }
+  | { readonly does: 'moveOut'; readonly count: number }
   | { readonly does: 'giveKind'; readonly kind: KindCode }
   | { readonly does: 'rename'; readonly to: string }
   | { readonly does: 'renumber'; readonly to: string }

@@ -15,6 +15,8 @@ export interface Limits {
   readonly tinyPart: number;
   /** What “miscellaneous” and the like may take of all costs, in tenths of a per cent. */
   readonly catchAllPart: number;
+  /** What is doubtful of it, also where it does not grow. */
+  readonly catchAllMuch: number;
   /** How sure another kind must be to be called wrong, and doubtful, in per cent. */
   readonly kindWrong: number;
   readonly kindDoubtful: number;
@@ -32,6 +34,7 @@ export const USUAL_LIMITS: Limits = {
   tinyAccounts: 4,
   tinyPart: 3,
   catchAllPart: 20,
+  catchAllMuch: 50,
   kindWrong: 97,
   kindDoubtful: 75,
   kindByName: 84,

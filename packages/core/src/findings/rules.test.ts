@@ -64,6 +64,17 @@ describe('each rule finds what it must, and no look-alike', () => {
     expect(found('kindDoubt', lookAt(SHOP, { judge }))).toEqual([]);
   });
 
+  it('no other kind that would be doubted in its turn: the clues speak against one another', () => {
+    const lines = ['1000 Checking [bank]', '1400 Kiln [propertyAndEquipment]', '1450 Website [operatingExpense]', '1490 Worn so far [accumulatedDepreciation]', '4000 Pot sales [saleOfGoods]', '4100 Classes [saleOfGoods]', '5000 Clay [operatingExpense]', '6010 Rent [operatingExpense]', '6020 Loan interest [operatingExpense]', '6030 Kiln repairs [otherCurrentAsset]', '6040 Telephone [financeCost]'];
+    const chart = aChart(lines.join('\n'));
+    const doubts = findingsOf('kindDoubt', lookAt(chart, { judge })) as readonly Finding[];
+    expect(doubts.length).toBeGreaterThan(1);
+    for (const doubt of doubts) {
+      const now = found('kindDoubt', lookAt(after(chart, doubt), { judge }));
+      expect(now).not.toContain(doubt.accountIds.join(' '));
+    }
+  });
+
   it('a balance on the unusual side for months, not one that is overdrawn for once', () => {
     expect(found('unusualBalance', used(SHOP, { '2900': 5, '1010': late(-10) }))).toEqual(['2900']);
     const bank = findingsOf('unusualBalance', used(SHOP, { '1010': -5 }));

@@ -36,7 +36,7 @@ const MOST = 3;
 /** Words that tell no account of a list from another. */
 const IDLE = new Set(
   wordsOf(
-    'expense cost charge fee bill account stuff other general misc sundry business company co the service svc item used running old new various usual etc paid total payable payables receivable receivables premium premiums employer employers employee  cogs',
+    'expense cost charge fee bill account stuff other general misc sundry business company co the service svc item used running old new various usual etc paid total owing owed due payable payables receivable receivables premium premiums employer employers employee  cogs',
   ),
 );
 

@@ -140,6 +140,7 @@ const TOPICS: readonly string[] = [
   'sea: sea ocean',
   'customers: customer customers client clients dealers',
   'online: online web internet_orders e_commerce ecommerce',
+  'miscellaneous: misc miscellaneous sundry sundries general_expenses various_expenses petty_expenses',
   'missions: missions mission missionary outreach',
   'municipal: municipal council city county',
 ];
@@ -240,7 +241,7 @@ const OFTEN_SEVERAL: ReadonlySet<string> = new Set(
 );
 /** Topics that say where or how, and seldom what. */
 const BESIDE: ReadonlySet<string> = new Set(
-  'vehicles customers online property municipal outward inward retail officeCosts members'.split(
+  'vehicles customers online property municipal outward inward retail officeCosts members miscellaneous'.split(
     ' ',
   ),
 );

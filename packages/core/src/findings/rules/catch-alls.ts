@@ -23,7 +23,10 @@ export const catchAlls: FindingRule<'catchAll'> = ({ chart, use, limits }) => {
       return [
         {
           code: 'catchAll',
-          severity: 'doubtful',
+          severity:
+            now > limits.catchAllMuch || (before > 0 && now > before)
+              ? 'doubtful'
+              : 'couldBeNeater',
           accountIds: [node.account.id],
           amount,
           facts: { part: now, before },

@@ -1,5 +1,5 @@
 import type { Chart, ChartNode } from '../../chart/chart';
-import { parentIdOf } from '../../chart/queries';
+import { nodeOf, parentIdOf } from '../../chart/queries';
 import { elementOf, isContra, sectionOf, statementOf, type KindCode } from '../../kinds/kinds';
 import { isOrWas } from '../../kinds/part-of';
 import type { Guess } from '../../matching/infer-kind';
@@ -21,7 +21,8 @@ interface Doubt {
 
 /** The likeliest kind where it leads to another section than the account's own. */
 const likelier = (kind: KindCode, [first]: readonly Guess[], by: Doubt['by']): Doubt | null => {
-  if (first === undefined || isContra(first.kind)) return null;
+  // What an owner draws is often taken for a cost; other contras are told by what they are taken from.
+  if (first === undefined || (isContra(first.kind) && first.kind !== 'drawings')) return null;
   if (isOrWas(first.kind, [kind]) || isOrWas(kind, [first.kind])) return null;
   if (sectionOf(first.kind) === sectionOf(kind)) return null;
   return { kind: first.kind, sure: Math.floor(first.confidence * HUNDRED), by };
@@ -50,18 +51,29 @@ const withNumber = (chart: Chart, node: ChartNode, kind: KindCode): readonly Ope
     : [];
 };
 
-/** Gives the kind; across elements the account leaves its parent for the main accounts first. */
-const kindFix = (chart: Chart, node: ChartNode, kind: KindCode): readonly Fix[] => {
+/** What gives the kind; across elements the account leaves its parent for the main accounts first. */
+const kindOperations = (chart: Chart, node: ChartNode, kind: KindCode): readonly Operation[] => {
   const { id } = node.account;
   const crosses = elementOf(kind) !== elementOf(node.account.kind);
   const last = chart.roots.findLast(({ account }) => account.id !== id)?.account.id ?? null;
   const leaves = crosses && parentIdOf(chart, id) !== null;
-  const operations: readonly Operation[] = [
+  return [
     ...(leaves ? [{ type: 'moveNode', id, parentId: null, afterId: last } as const] : []),
     { type: 'changeKind', id, kind },
     ...(crosses ? withNumber(chart, node, kind) : []),
   ];
-  return applyAll(chart, operations).ok ? [{ says: { does: 'giveKind', kind }, operations }] : [];
+};
+
+/** Whether the account would be doubted again with its new kind, number and place: then the clues speak against one another. */
+const staysDoubtful = (
+  lookedAt: LookedAt,
+  judge: PlacedJudge,
+  { id, operations }: { readonly id: string; readonly operations: readonly Operation[] },
+): boolean => {
+  const outcome = applyAll(lookedAt.chart, operations);
+  const node = outcome.ok ? nodeOf(outcome.chart, id) : undefined;
+  if (!outcome.ok || node === undefined) return false;
+  return doubtOf({ ...lookedAt, chart: outcome.chart }, judge, node) !== null;
 };
 
 /**
@@ -76,6 +88,9 @@ export const kindDoubts: FindingRule<'kindDoubt'> = (lookedAt) => {
     if (statementOf(kind) === null || isContra(kind) || systemUse !== null) return [];
     const doubt = doubtOf(lookedAt, judge, node);
     if (doubt === null) return [];
+    const operations = kindOperations(chart, node, doubt.kind);
+    if (staysDoubtful(lookedAt, judge, { id, operations })) return [];
+    const fix: Fix = { says: { does: 'giveKind', kind: doubt.kind }, operations };
     const otherElement = elementOf(doubt.kind) !== elementOf(kind);
     const severity: Severity =
       otherElement && doubt.sure >= limits.kindWrong ? 'wrong' : 'doubtful';
@@ -86,7 +101,7 @@ export const kindDoubts: FindingRule<'kindDoubt'> = (lookedAt) => {
         accountIds: [id],
         amount: atStake(use, node),
         facts: { likely: doubt.kind, sure: doubt.sure, by: doubt.by },
-        fixes: kindFix(chart, node, doubt.kind),
+        fixes: [fix],
       },
     ];
   });

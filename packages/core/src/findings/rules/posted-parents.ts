@@ -1,4 +1,4 @@
-import { eachNode } from '../../chart/queries';
+import { eachNode, parentIdOf } from '../../chart/queries';
 import { atStake } from '../accounts';
 import type { FindingRule } from '../finding';
 
@@ -17,7 +17,17 @@ export const postedParents: FindingRule<'postedParent'> = ({ chart, use }) =>
             accountIds: [node.account.id],
             amount,
             facts: { below },
-            fixes: [],
+            fixes: [
+              {
+                says: { does: 'moveOut', count: below },
+                operations: [...node.children].reverse().map(({ account: { id } }) => ({
+                  type: 'moveNode' as const,
+                  id,
+                  parentId: parentIdOf(chart, node.account.id),
+                  afterId: node.account.id,
+                })),
+              },
+            ],
           },
         ];
       });

@@ -31,6 +31,16 @@ export class FindingsEngine {
   readonly notes = reading(this.ofBooks, ({ clientId }) =>
     this.api.ask('findingNotes', { clientId }),
   );
+  /** The revision since which the chart was tidied, for the report; `null` for none. */
+  readonly sinceRevision = signal<number | null>(null);
+  /** The chart as it was then. */
+  readonly before = reading(
+    () => {
+      const [of, number] = [this.ofBooks(), this.sinceRevision()];
+      return of === undefined || number === null ? undefined : { ...of, number };
+    },
+    ({ clientId, number }) => this.api.ask('revisionChart', { clientId, number }),
+  );
   /** The fix whose effect is looked at. */
   readonly trial = signal<Trial | null>(null);
   readonly result = signal<FindingsResult | null>(null);
@@ -62,6 +72,13 @@ export class FindingsEngine {
     });
     effect(() => this.sendClient());
     effect(() => this.send({ type: 'trial', trial: this.trial() }));
+    effect(() => {
+      const [record, adopted] = [this.before.value(), this.adopted()];
+      const isWanted = this.sinceRevision() !== null && record !== null && adopted !== null;
+      // What was posted meanwhile tells as much of the accounts as they were.
+      const chart = isWanted ? { ...adopted.chart, ...record } : null;
+      this.send({ type: 'since', chart });
+    });
   }
 
   private sendClient(): void {

@@ -15,8 +15,10 @@ import {
   tidyScore,
   trackOf,
   type AccountId,
+  type Chart,
   type Finding,
   type LookedAt,
+  type LookedThrough,
   type MonthlyAmounts,
   type OwnLayout,
   type ProposalStep,
@@ -37,6 +39,7 @@ interface State {
   readonly layouts: readonly OwnLayout[];
   readonly routed: ReadonlySet<AccountId>;
   readonly trial: Trial | null;
+  readonly since: Chart | null;
 }
 
 const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
@@ -58,24 +61,44 @@ const next = (state: State, message: FindingsMessage): State => {
       return { ...state, layouts: message.layouts };
     case 'routed':
       return { ...state, routed: new Set(message.routed) };
+    case 'since':
+      return { ...state, since: message.chart === null ? null : chartOf(message.chart) };
     case 'trial':
       return { ...state, trial: message.trial };
   }
 };
 
-/** What is looked at: the chart as proposed, with the books of the fiscal year up to the end of the period. */
-const lookedAt = ({ track, monthly, client, layouts, routed }: State): LookedAt | null => {
+/** What is looked at: a chart with the books of the fiscal year up to the end of the period. */
+const lookedAt = (state: State, chart: Chart): LookedAt | null => {
+  const { monthly, client, layouts, routed } = state;
   if (monthly === null || client === null) return null;
-  const chart = proposedChart(track);
   const { last } = client.period;
-  const first = fiscalYearStart(last, client.startsIn);
-  const rollUp = tableBooks(monthly, client.startsIn).rollUp({ first, last });
-  const sheet = returnSheet(chart, rollUp, client.filer);
-  const returned = { sheet, filer: client.filer };
-  const { country } = client.filer;
   const { startsIn } = client;
+  const { country } = client.filer;
+  const rollUp = tableBooks(monthly, startsIn).rollUp({
+    first: fiscalYearStart(last, startsIn),
+    last,
+  });
+  const returned = { sheet: returnSheet(chart, rollUp, client.filer), filer: client.filer };
   const use = chartUse(monthly, last);
   return lookAt(chart, { use, returned, layouts, country, startsIn, routed, judge: JUDGE });
+};
+
+const lookedThrough = (state: State, chart: Chart): LookedThrough | null => {
+  const looking = lookedAt(state, chart);
+  if (looking === null) return null;
+  const findings = allFindings(looking);
+  return { findings, score: tidyScore(looking, findings) };
+};
+
+/** What was found on the chart since which it was tidied, and what moved meanwhile. */
+const lookedSince = (state: State): FindingsResult['since'] => {
+  const { since, monthly, client, track } = state;
+  if (since === null || monthly === null || client === null) return null;
+  const through = lookedThrough(state, since);
+  const rollUp = tableBooks(monthly, client.startsIn).rollUp(client.period);
+  const impact = impactOf({ chart: since, rollUp }, { chart: proposedChart(track), rollUp });
+  return through === null ? null : { ...through, impact };
 };
 
 const tried = (
@@ -105,15 +128,15 @@ export const createFindingsComputer = (): ((message: FindingsMessage) => Finding
     layouts: [],
     routed: new Set(),
     trial: null,
+    since: null,
   };
-  let found: Pick<FindingsResult, 'findings' | 'score'> | null = null;
+  let found: LookedThrough | null = null;
+  let since: FindingsResult['since'] = null;
   return (message) => {
     state = next(state, message);
-    if (message.type !== 'trial') {
-      const looking = lookedAt(state);
-      const findings = looking === null ? [] : allFindings(looking);
-      found = looking === null ? null : { findings, score: tidyScore(looking, findings) };
-    }
-    return found === null ? null : { ...found, tried: tried(state, found.findings) };
+    if (message.type !== 'trial' && message.type !== 'since')
+      found = lookedThrough(state, proposedChart(state.track));
+    if (message.type !== 'trial') since = lookedSince(state);
+    return found === null ? null : { ...found, since, tried: tried(state, found.findings) };
   };
 };

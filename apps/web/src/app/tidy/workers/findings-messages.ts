@@ -2,13 +2,12 @@ import type {
   AccountId,
   BookedChartRecord,
   Filer,
-  Finding,
   Impact,
+  LookedThrough,
   MonthlyAmounts,
   OwnLayout,
   Period,
   ProposalStep,
-  TidyScore,
 } from '@iunctus/core';
 
 /** A fix that is looked at before it is applied, by the key of its finding and its place among the fixes. */
@@ -35,12 +34,14 @@ export type FindingsMessage =
     }
   | { readonly type: 'routed'; readonly routed: readonly AccountId[] }
   | { readonly type: 'layouts'; readonly layouts: readonly OwnLayout[] }
+  /** The chart since which it was tidied, for the report; `null` for none. */
+  | { readonly type: 'since'; readonly chart: BookedChartRecord | null }
   | { readonly type: 'trial'; readonly trial: Trial | null };
 
 /** What the worker found. */
-export interface FindingsResult {
-  readonly findings: readonly Finding[];
-  readonly score: TidyScore | null;
+export interface FindingsResult extends LookedThrough {
+  /** What was found on the chart since which it was tidied, and what moved on the statements. */
+  readonly since: (LookedThrough & { readonly impact: Impact }) | null;
   /** What the fix that is looked at moves on the statements. */
   readonly tried: {
     readonly trial: Trial;

@@ -24,6 +24,7 @@ export type PlaceName =
   | 'statements/chartReport'
   | 'statements/budget'
   | 'statements/packet'
+  | 'tidy/report'
   | 'ledger/journal'
   | 'ledger/new'
   | 'ledger/register'
@@ -138,6 +139,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Take bank lines through the rules`, 'routes/lines'),
   place($localize`Payouts of a marketplace: sales, fees, reserve`, 'routes/payouts'),
   place($localize`Proofs: where samples must land`, 'routes/proofs'),
+  place($localize`Report: what was tidied, to hand to the client`, 'tidy/report'),
   place($localize`Trace: from a transaction to the statement line`, 'routes/trace'),
   place($localize`Go to the exchange: download the chart`, 'exchange'),
   place($localize`Bring a list in: from a file or a spreadsheet`, 'import'),
