@@ -1,3 +1,4 @@
+import parsePdf from 'pdf-parse';
 import { openBench, type AtTheBench } from './support/bench';
 import type { Bookkeeper } from './support/bookkeeper';
 
@@ -83,6 +84,52 @@ describe('an inherited chart, tidied by keyboard', () => {
     await maren.does('Bring it back');
     await maren.does('Back to what is open');
     await maren.seesNoMore('put off or set aside');
+  });
+
+  const counted = (severity: string): Promise<number> =>
+    maren.page.evaluate(
+      (words) => Number([...document.querySelectorAll('.row')].find((row) => row.textContent?.includes(words))?.querySelector('.amount')?.textContent ?? 0),
+      severity,
+    );
+
+  it('is brought to order until nothing is left above what could be neater', async () => {
+    await maren.page.focus('[role=listbox]');
+    const isAbove = () => maren.page.$('.row.picked .doubtful, .row.picked .wrong');
+    for (let step = 0; step < 40; step += 1) {
+      await maren.press('Home');
+      if ((await isAbove()) === null) break;
+      const before = await current();
+      if ((await maren.page.$('.ways button')) === null) throw new Error(`${before} has no way`);
+      await maren.press('Enter');
+      await maren.page.waitForFunction((words) => document.querySelector('.one h2')?.textContent?.trim() !== words, {}, before);
+    }
+    expect(await counted('Doubtful')).toBe(0);
+    expect(await counted('Wrong')).toBe(0);
+  });
+
+  it('is reported: what was mended, what moved, every account that differs; printed and read back', async () => {
+    await maren.does('Report');
+    await maren.sees('Your chart of accounts, put in order');
+    await maren.sees('What was found, and is mended');
+    await maren.sees('“4001 Sales of pots” says the same as “4000 Pot sales”.');
+    await maren.sees('counts there now, with its history');
+    const pdf = await maren.page.pdf({ format: 'letter' });
+    const { text, numpages } = await parsePdf(Buffer.from(pdf));
+    expect(numpages).toBeGreaterThan(1);
+    for (const words of ['Tern Street Ceramics', 'Revision 1', 'Before', 'Doubtful', '4001 Sales of pots'])
+      expect(words === 'Revision 1' ? !text.includes(words) : text.includes(words)).toBe(true);
+  });
+
+  it('is adopted, and the report tells the same of the revision', async () => {
+    await maren.command('go to chart');
+    await maren.hasChart();
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 2');
+    await maren.command('what was tidied');
+    await maren.sees('Your chart of accounts, put in order');
+    await maren.sees('“4001 Sales of pots” says the same as “4000 Pot sales”.');
+    await maren.seesNoMore('not adopted yet');
     expect(maren.complaints).toEqual([]);
   });
 }); // prettier-ignore

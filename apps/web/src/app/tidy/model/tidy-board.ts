@@ -114,6 +114,12 @@ export class TidyBoard {
       if (rows[at]?.type === 'finding') return this.cursor.set(at);
   }
 
+  /** The first finding, or the last with -1. */
+  toEdge(from: 1 | -1): void {
+    this.cursor.set(from === 1 ? -1 : this.rows().length);
+    this.step(from);
+  }
+
   /** Applies a fix of the finding at the cursor, into the proposal. */
   apply(at: number): void {
     const fix = this.current()?.fixes[at];

@@ -195,6 +195,8 @@ export class TidyPage {
   private readonly does: Readonly<Record<string, () => void>> = {
     ArrowDown: () => this.board.step(1),
     ArrowUp: () => this.board.step(-1),
+    Home: () => this.board.toEdge(1),
+    End: () => this.board.toEdge(-1),
     Enter: () => this.board.apply(0),
     a: () => this.ask(this.sameRule().length > 1 ? 'all' : null),
     l: () => this.ask('later'),
