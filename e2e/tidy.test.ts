@@ -133,3 +133,36 @@ describe('an inherited chart, tidied by keyboard', () => {
     expect(maren.complaints).toEqual([]);
   });
 }); // prettier-ignore
+
+describe('the whole way to the shape of a starting chart', () => {
+  let bench: AtTheBench;
+  let maren: Bookkeeper;
+  beforeAll(async () => {
+    bench = await openBench('Tern Street Ceramics');
+    maren = bench.maren;
+  });
+  afterAll(() => bench.leave());
+
+  it('is shown in steps with the statement before and after, and what is left alone', async () => {
+    await maren.command('the whole way');
+    await maren.sees('Every total stays');
+    await maren.sees('Merge what says the same');
+    await maren.sees('becomes “Bank charges”');
+    await maren.does('Leave it: 6060 Bank fees');
+    await maren.sees('1 left as they are.');
+    await maren.seesNoMore('becomes “Bank charges”');
+  });
+
+  it('goes into the proposal step by step, and no total moves when it is adopted', async () => {
+    await maren.does('Put ');
+    await maren.sees('Changes to the chart of accounts');
+    await maren.sees('No total moves. Profit, assets and debts stay as they are.');
+    await maren.does('Back to the chart');
+    await maren.hasChart();
+    await maren.sees('Net profit stays');
+    await maren.isKept();
+    await maren.press('Control+Enter');
+    await maren.sees('Revision 2');
+    expect(maren.complaints).toEqual([]);
+  });
+}); // prettier-ignore

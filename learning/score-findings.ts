@@ -104,6 +104,7 @@ const byName = flags.includes('--name');
 const learnedFor = flags.includes('--cross') ? crossLearned(lists, FOLDS) : () => undefined;
 
 const doubts: { sure: number; otherElement: boolean; truly: boolean; swapped: boolean }[] = [];
+const ruled = { found: 0, doubted: 0, calledWrong: 0 };
 let [accounts, swaps, pairs, pairsFound, pairsRight] = [0, 0, 0, 0, 0];
 for (const [index, list] of lists.entries()) {
   const labelled = chartOfList(list);
@@ -132,9 +133,16 @@ for (const [index, list] of lists.entries()) {
         say(`    ${list.name}: ${name} is ${kind}, taken for ${guess.kind} ${sure}`);
     }
   };
+  for (const { accountIds, severity } of findingsOf('kindDoubt', lookAt(labelled.chart, { judge })))
+    if (labelled.right.has(accountIds[0] ?? '')) {
+      ruled.doubted += 1;
+      if (severity === 'wrong') ruled.calledWrong += 1;
+    }
   look(labelled.chart, null);
   const { chart, wrong } = swapped(labelled, list.name);
   look(chart, wrong);
+  const told = findingsOf('kindDoubt', lookAt(chart, { judge }));
+  ruled.found += told.filter(({ accountIds }) => wrong.has(accountIds[0] ?? '')).length;
   pairs += labelled.repeats.size;
   const foundRepeats = new Set<string>();
   for (const {
@@ -167,6 +175,9 @@ for (const limit of [40, 50, 60, 70, 80, 85, 90, 93, 95, 97, 98, 99]) {
     `from ${limit} % on: found ${share(found.length, swaps)} of those with another kind; on right ones doubted ${share(false_.length, accounts)}, called wrong ${share(wrong.length, accounts)}`,
   );
 }
+say(
+  `the rule: found ${share(ruled.found, swaps)} of those with another kind; on right ones doubted ${share(ruled.doubted, accounts)}, called wrong ${share(ruled.calledWrong, accounts)}`,
+);
 say(
   `duplicates: precision ${share(pairsRight, pairsFound)}, recall ${share(pairsRight, pairs)} of ${pairs}`,
 );

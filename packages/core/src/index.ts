@@ -156,6 +156,7 @@ export * from './returns/return-sheet';
 export * from './returns/return-file';
 export * from './returns/balance-of-return';
 export * from './countries/legal-form';
+export * from './planning/shape/plan-shape';
 export * from './starting/starting-chart';
 export * from './starting/industries';
 export * from './starting/find-trade';

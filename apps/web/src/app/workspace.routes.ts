@@ -64,6 +64,11 @@ export const WORKSPACE_ROUTES: Routes = [
         loadComponent: () => import('./tidy/pages/tidy.page').then((m) => m.TidyPage),
       },
       {
+        path: 'tidy/plan',
+        title: 'The whole way · Iunctus',
+        loadComponent: () => import('./tidy/pages/plan.page').then((m) => m.PlanPage),
+      },
+      {
         path: 'tidy/report',
         title: 'Tidied · Iunctus',
         loadComponent: () => import('./tidy/pages/report.page').then((m) => m.ReportPage),

@@ -36,6 +36,6 @@ export const USUAL_LIMITS: Limits = {
   catchAllPart: 20,
   catchAllMuch: 50,
   kindWrong: 97,
-  kindDoubtful: 75,
+  kindDoubtful: 45,
   kindByName: 84,
 };

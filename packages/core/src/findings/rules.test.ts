@@ -68,11 +68,11 @@ describe('each rule finds what it must, and no look-alike', () => {
     const lines = ['1000 Checking [bank]', '1400 Kiln [propertyAndEquipment]', '1450 Website [operatingExpense]', '1490 Worn so far [accumulatedDepreciation]', '4000 Pot sales [saleOfGoods]', '4100 Classes [saleOfGoods]', '5000 Clay [operatingExpense]', '6010 Rent [operatingExpense]', '6020 Loan interest [operatingExpense]', '6030 Kiln repairs [otherCurrentAsset]', '6040 Telephone [financeCost]'];
     const chart = aChart(lines.join('\n'));
     const doubts = findingsOf('kindDoubt', lookAt(chart, { judge })) as readonly Finding[];
-    expect(doubts.length).toBeGreaterThan(1);
-    for (const doubt of doubts) {
-      const now = found('kindDoubt', lookAt(after(chart, doubt), { judge }));
-      expect(now).not.toContain(doubt.accountIds.join(' '));
-    }
+    const mended = doubts.filter(({ fixes }) => fixes.length > 0);
+    expect(mended.length).toBeGreaterThan(1);
+    for (const doubt of mended)
+      expect(found('kindDoubt', lookAt(after(chart, doubt), { judge }))).not.toContain(doubt.accountIds.join(' '));
+    for (const { fixes, severity } of doubts) expect(fixes.length > 0 || severity === 'couldBeNeater').toBe(true);
   });
 
   it('a balance on the unusual side for months, not one that is overdrawn for once', () => {

@@ -85,15 +85,16 @@ export const kindDoubts: FindingRule<'kindDoubt'> = (lookedAt) => {
   if (judge === null) return [];
   return openAccounts(chart).flatMap((node) => {
     const { id, kind, systemUse } = node.account;
-    if (statementOf(kind) === null || isContra(kind) || systemUse !== null) return [];
+    if (statementOf(kind) === null || systemUse !== null) return [];
     const doubt = doubtOf(lookedAt, judge, node);
     if (doubt === null) return [];
     const operations = kindOperations(chart, node, doubt.kind);
-    if (staysDoubtful(lookedAt, judge, { id, operations })) return [];
+    // Where the clues speak against one another, no other kind would end the doubt, and none is offered.
+    const isTorn = staysDoubtful(lookedAt, judge, { id, operations });
     const fix: Fix = { says: { does: 'giveKind', kind: doubt.kind }, operations };
     const otherElement = elementOf(doubt.kind) !== elementOf(kind);
-    const severity: Severity =
-      otherElement && doubt.sure >= limits.kindWrong ? 'wrong' : 'doubtful';
+    const sure: Severity = otherElement && doubt.sure >= limits.kindWrong ? 'wrong' : 'doubtful';
+    const severity: Severity = isTorn ? 'couldBeNeater' : sure;
     return [
       {
         code: 'kindDoubt',
@@ -101,7 +102,7 @@ export const kindDoubts: FindingRule<'kindDoubt'> = (lookedAt) => {
         accountIds: [id],
         amount: atStake(use, node),
         facts: { likely: doubt.kind, sure: doubt.sure, by: doubt.by },
-        fixes: [fix],
+        fixes: isTorn ? [] : [fix],
       },
     ];
   });

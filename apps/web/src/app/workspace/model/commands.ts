@@ -24,6 +24,7 @@ export type PlaceName =
   | 'statements/chartReport'
   | 'statements/budget'
   | 'statements/packet'
+  | 'tidy/plan'
   | 'tidy/report'
   | 'ledger/journal'
   | 'ledger/new'
@@ -139,6 +140,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Take bank lines through the rules`, 'routes/lines'),
   place($localize`Payouts of a marketplace: sales, fees, reserve`, 'routes/payouts'),
   place($localize`Proofs: where samples must land`, 'routes/proofs'),
+  place($localize`The whole way: to the shape of a starting chart`, 'tidy/plan'),
   place($localize`Report: what was tidied, to hand to the client`, 'tidy/report'),
   place($localize`Trace: from a transaction to the statement line`, 'routes/trace'),
   place($localize`Go to the exchange: download the chart`, 'exchange'),
