@@ -148,7 +148,7 @@ describe('the whole way to the shape of a starting chart', () => {
     await maren.sees('Every total stays');
     await maren.sees('Merge what says the same');
     await maren.sees('becomes “Bank charges”');
-    await maren.does('Leave it: 6060 Bank fees');
+    await maren.does('Leave it: 6060 Bank fees becomes');
     await maren.sees('1 left as they are.');
     await maren.seesNoMore('becomes “Bank charges”');
   });
