@@ -2,31 +2,20 @@ import {
   allFindings,
   applyAll,
   emptyChart,
-  findingWords,
-  fixWords,
   joinStaggered,
+  linesByAccount,
+  listFindings,
   lookAt,
   planImport,
   recognizeColumns,
   termsFor,
   type Chart,
-  type Finding,
   type ImportPlan,
-  type Severity,
+  type ListFinding,
   type SourceRow,
   type TermsOf,
 } from '@iunctus/core';
 import { placedJudge } from '@iunctus/core/learned';
-
-/** What was found, with the lines of the list that it concerns. */
-export interface CheckedFinding {
-  readonly rule: Finding['code'];
-  readonly severity: Severity;
-  readonly lines: readonly number[];
-  readonly says: string;
-  readonly why: string;
-  readonly fixes: readonly string[];
-}
 
 /** A line that cannot become an account, and by which rule. */
 export interface CheckedLine {
@@ -40,7 +29,7 @@ export interface CheckedLine {
 export interface CheckedList {
   readonly accounts: number;
   readonly left: readonly CheckedLine[];
-  readonly findings: readonly CheckedFinding[];
+  readonly findings: readonly ListFinding[];
 }
 
 const leftIn = ({ rows }: ImportPlan): readonly CheckedLine[] =>
@@ -57,13 +46,6 @@ const leftIn = ({ rows }: ImportPlan): readonly CheckedLine[] =>
       { line, name, rule: question === null ? 'waitsForItsHeading' : 'wantsAnAnswer', field: null },
     ];
   });
-
-const linesOf = ({ rows }: ImportPlan): ReadonlyMap<string, number> =>
-  new Map(
-    rows.flatMap(({ accountId, entry, made }) =>
-      accountId === null || made ? [] : [[accountId, entry.line] as const],
-    ),
-  );
 
 const chartOfPlan = (plan: ImportPlan): Chart => {
   const outcome = applyAll(emptyChart(), plan.operations);
@@ -96,17 +78,11 @@ export const checkList = (
   });
   const chart = chartOfPlan(plan);
   const telling = { chart, terms: termsFor(of) };
-  const lines = linesOf(plan);
+  const lines = linesByAccount(plan);
   const found = allFindings(lookAt(chart, { country: of.country, judge: placedJudge() }));
   return {
     accounts: lines.size,
     left: leftIn(plan),
-    findings: found.map((finding) => ({
-      rule: finding.code,
-      severity: finding.severity,
-      lines: finding.accountIds.flatMap((id) => lines.get(id) ?? []),
-      ...findingWords(finding, telling),
-      fixes: finding.fixes.map((fix) => fixWords(fix, telling)),
-    })),
+    findings: listFindings(found, lines, telling),
   };
 };

@@ -1,17 +1,17 @@
-import { SEVERITY_NAMES, type Severity } from '@iunctus/core';
-import type { CheckedFinding, CheckedList } from './check-list';
+import { SEVERITY_NAMES, type ListFinding, type Severity } from '@iunctus/core';
+import type { CheckedList } from './check-list';
 
 const SEVERITIES: readonly Severity[] = ['wrong', 'doubtful', 'couldBeNeater'];
 /** So many lines are named one by one. */
 const NAMED = 8;
 
-const linesIn = ({ lines }: CheckedFinding): string => {
+const linesIn = ({ lines }: ListFinding): string => {
   if (lines.length === 0) return 'list';
   const named = lines.slice(0, NAMED).join(', ');
   return `line${lines.length === 1 ? '' : 's'} ${named}${lines.length > NAMED ? ' …' : ''}`;
 };
 
-const findingLines = (finding: CheckedFinding): readonly string[] => [
+const findingLines = (finding: ListFinding): readonly string[] => [
   `  ${linesIn(finding)}: ${finding.says}`,
   `    ${finding.why}`,
   ...finding.fixes.slice(0, 1).map((fix) => `    → ${fix}`),

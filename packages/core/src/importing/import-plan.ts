@@ -105,3 +105,11 @@ export interface ImportPlan {
   /** How many numbers of the list stand for other accounts in the chart, whatever rule holds for them. */
   readonly clashing: number;
 }
+
+/** The lines of a list by the accounts that they are, or will be. */
+export const linesByAccount = ({ rows }: ImportPlan): ReadonlyMap<AccountId, number> =>
+  new Map(
+    rows.flatMap(({ accountId, entry, made }) =>
+      accountId === null || made ? [] : [[accountId, entry.line] as const],
+    ),
+  );

@@ -1,6 +1,6 @@
 import type { Chart, ChartNode } from '../../chart/chart';
 import { nodeOf, parentIdOf } from '../../chart/queries';
-import { elementOf, isContra, sectionOf, statementOf, type KindCode } from '../../kinds/kinds';
+import { elementOf, sectionOf, statementOf, type KindCode } from '../../kinds/kinds';
 import { isOrWas } from '../../kinds/part-of';
 import type { Guess } from '../../matching/infer-kind';
 import type { PlacedJudge } from '../../matching/learned/judge-placed';
@@ -21,8 +21,7 @@ interface Doubt {
 
 /** The likeliest kind where it leads to another section than the account's own. */
 const likelier = (kind: KindCode, [first]: readonly Guess[], by: Doubt['by']): Doubt | null => {
-  // What an owner draws is often taken for a cost; other contras are told by what they are taken from.
-  if (first === undefined || (isContra(first.kind) && first.kind !== 'drawings')) return null;
+  if (first === undefined) return null;
   if (isOrWas(first.kind, [kind]) || isOrWas(kind, [first.kind])) return null;
   if (sectionOf(first.kind) === sectionOf(kind)) return null;
   return { kind: first.kind, sure: Math.floor(first.confidence * HUNDRED), by };

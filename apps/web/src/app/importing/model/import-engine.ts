@@ -5,11 +5,13 @@ import {
   type Chart,
   type FormerTitle,
   type ImportPlan,
+  type TermsOf,
 } from '@iunctus/core';
 import { LIMITS, type FileProblem } from '@iunctus/exchange/reading';
 import type {
   Decisions,
   FileSeen,
+  ImportFound,
   ImportOpened,
   ImportAnswerMessage,
   ImportQuestionMessage,
@@ -40,6 +42,8 @@ export class ImportEngine {
   readonly file = signal<FileSeen | null>(null);
   readonly problem = signal<FileProblem | null>(null);
   readonly plan = signal<ImportPlan | null>(null);
+  /** What Tidy would find once the list is in; `null` while nobody looked. */
+  readonly findings = signal<ImportFound | null>(null);
   /** The entry that the list's balances would be. */
   readonly opening = signal<ImportOpened | null>(null);
   readonly progress = signal<ImportProgress>({ doing: 'nothing' });
@@ -69,6 +73,11 @@ export class ImportEngine {
     this.send({ type: 'opening', serial: this.serial, books, withTaker });
   }
 
+  /** Looks through the chart that the list makes, once it is lined up. */
+  askFindings(terms: TermsOf): void {
+    this.send({ type: 'findings', serial: this.serial, terms });
+  }
+
   /** Stops whatever is being done and forgets the file. */
   stop(): void {
     this.worker.terminate();
@@ -77,6 +86,7 @@ export class ImportEngine {
     this.file.set(null);
     this.problem.set(null);
     this.plan.set(null);
+    this.findings.set(null);
     this.opening.set(null);
     this.progress.set({ doing: 'nothing' });
   }
@@ -111,8 +121,11 @@ export class ImportEngine {
         return this.progress.set({ doing: 'planning', share: answer.share });
       case 'planned':
         this.plan.set(answer.plan);
+        this.findings.set(null);
         this.opening.set(null);
         return this.progress.set({ doing: 'nothing' });
+      case 'found':
+        return this.findings.set(answer.findings);
       case 'opened':
         return this.opening.set({ plan: answer.plan, taker: answer.taker });
     }

@@ -42,6 +42,7 @@ import { ClashChoiceComponent } from '../components/clash-choice.component';
 import { ColumnsTableComponent } from '../components/columns-table.component';
 import { LessonsListComponent } from '../components/lessons-list.component';
 import { KindLessons } from '../model/kind-lessons';
+import { FoundListComponent } from '../components/found-list.component';
 import { LinedListComponent } from '../components/lined-list.component';
 import { RowPanelComponent } from '../components/row-panel.component';
 import {
@@ -79,14 +80,18 @@ const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
 };
 
 /** What the page shows of the list. */
-type Part = 'columns' | 'types' | 'lessons' | 'lines' | 'balances';
+type Part = 'columns' | 'types' | 'lessons' | 'lines' | 'balances' | 'findings';
 const PARTS: readonly OneOf<Part>[] = [
   { value: 'columns', words: $localize`Columns` },
   { value: 'types', words: $localize`Types` },
   { value: 'lessons', words: $localize`Learned` },
   { value: 'lines', words: $localize`Accounts` },
   { value: 'balances', words: $localize`Balances` },
+  { value: 'findings', words: $localize`Findings` },
 ];
+
+/** A list is looked through so many milliseconds after the last decision. */
+const LOOK_AFTER = 700;
 
 /** Bringing in a list: choosing it, saying what its columns are, lining it up, proposing it. */
 @Component({
@@ -99,6 +104,7 @@ const PARTS: readonly OneOf<Part>[] = [
     ColumnsTableComponent,
     FocusFirstDirective,
     LessonsListComponent,
+    FoundListComponent,
     LinedListComponent,
     ProblemNoteComponent,
     ProgressBar,
@@ -133,8 +139,12 @@ export class ImportPage {
       ({ value }) =>
         (value !== 'types' || this.hasTypes()) &&
         (value !== 'lessons' || this.part() === value || this.lessons.all().length > 0) &&
-        (value !== 'balances' || this.brought.listed()),
-    ),
+        (value !== 'balances' || this.brought.listed()) &&
+        (value !== 'findings' || this.engine.plan() !== null),
+    ).map((one) => {
+      const found = one.value === 'findings' ? this.engine.findings() : null;
+      return found === null ? one : { ...one, count: found.length };
+    }),
   );
   protected readonly filters = computed(() => {
     const counts = this.counts();
@@ -252,6 +262,14 @@ export class ImportPage {
     effect(() => {
       const id = clientId();
       if (id !== null) void this.draft.bringBack(id);
+    });
+    // Once no more is decided for a moment: the worker lines up first.
+    effect((onCleanup) => {
+      const client = this.proposed.client();
+      if (this.engine.plan() === null || client === null) return;
+      const { country, legalForm } = client;
+      const timer = setTimeout(() => this.engine.askFindings({ country, legalForm }), LOOK_AFTER);
+      onCleanup(() => clearTimeout(timer));
     });
     effect((onCleanup) => {
       const client = this.proposed.client();

@@ -38,10 +38,26 @@ const opened = async (text: string) => {
     if (last?.type !== 'planned') throw new Error('planned');
     return last.plan;
   };
-  return { answers, planned };
+  return { answers, planned, computer };
 };
 
 describe('the worker that brings lists in', () => {
+  it('says what would be found once the list is in, by its lines', async () => {
+    const { answers, planned, computer } = await opened(
+      'Number,Name,Type\n1000,Bank,Bank\n6000,Telephone,Expense\n6100,Phone,Expense',
+    );
+    await planned(1);
+    const terms = { country: 'US', legalForm: 'soleOwner' } as const;
+    await computer.take({ type: 'findings', serial: 1, terms });
+    const last = answers.at(-1);
+    if (last?.type !== 'found') throw new Error('nothing was looked through');
+    expect(last.findings.find(({ rule }) => rule === 'duplicate')).toMatchObject({
+      severity: 'doubtful',
+      lines: [4, 3],
+      says: '“6100 Phone” says the same as “6000 Telephone”.',
+    });
+  });
+
   it('answers with the first rows and what their columns seem to be, and keeps the rest', async () => {
     const long = `Number,Name\n${Array.from({ length: 200 }, (_, at) => `${1000 + at},Account ${at}`).join('\n')}`;
     const { answers } = await opened(long);

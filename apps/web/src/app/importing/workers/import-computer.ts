@@ -1,21 +1,30 @@
 import {
   applyAll,
   chartOf,
+  findingsBetween,
   joinStaggered,
+  linesByAccount,
+  listFindings,
+  lookAt,
   planImport,
   planOpening,
   planOpeningAccount,
   recognizeColumns,
+  termsFor,
   type AccountId,
   type Chart,
   type ImportPlan,
   type Operation,
 } from '@iunctus/core';
+import { placedJudge } from '@iunctus/core/learned';
 import { readFile, type Sheet } from '@iunctus/exchange/reading';
 import type { FileSeen, ImportAnswerMessage, ImportQuestionMessage } from './import-messages';
 
 /** Rows of a sheet that are shown above its columns. */
 const HEAD = 40;
+
+/** What was learned of kinds. */
+const JUDGE = placedJudge();
 
 type Asked<T extends ImportQuestionMessage['type']> = Extract<ImportQuestionMessage, { type: T }>;
 
@@ -43,6 +52,7 @@ export class ImportComputer {
   async take(message: ImportQuestionMessage): Promise<void> {
     if (message.type === 'read') await this.read(message);
     else if (message.type === 'plan') this.plan(message);
+    else if (message.type === 'findings') this.find(message);
     else this.open(message);
   }
 
@@ -77,6 +87,23 @@ export class ImportComputer {
     this.lined = { before, plan };
     this.after = null;
     this.answer({ type: 'planned', serial, plan });
+  }
+
+  private find({ serial, terms: of }: Asked<'findings'>): void {
+    if (this.lined === null) return;
+    const { before, plan } = this.lined;
+    const chart = (this.after ??= chartAfter(before, plan.operations));
+    const { country } = of;
+    const found = findingsBetween(
+      lookAt(before, { country, judge: JUDGE }),
+      lookAt(chart, { country, judge: JUDGE }),
+    );
+    const telling = { chart, terms: termsFor(of) };
+    this.answer({
+      type: 'found',
+      serial,
+      findings: listFindings(found, linesByAccount(plan), telling),
+    });
   }
 
   private open({ serial, books, withTaker }: Asked<'opening'>): void {

@@ -9,10 +9,12 @@ import type {
   ImportAnswer,
   ImportPlan,
   KindCode,
+  ListFinding,
   Mended,
   OpeningPlan,
   Operation,
   SourceRow,
+  TermsOf,
   TreeSource,
 } from '@iunctus/core';
 import type { FileProblem, FileRead } from '@iunctus/exchange/reading';
@@ -57,6 +59,8 @@ export type ImportQuestionMessage =
       readonly today: string;
       readonly decisions: Decisions;
     }
+  /** What Tidy would find once the list that was lined up last is in the chart. */
+  | { readonly type: 'findings'; readonly serial: number; readonly terms: TermsOf }
   /** What the balances of the list that was lined up last come to, held against the books. */
   | {
       readonly type: 'opening';
@@ -65,6 +69,9 @@ export type ImportQuestionMessage =
       /** Whether an account is to be added for what the balances leave open. */
       readonly withTaker: boolean;
     };
+
+/** What Tidy would find in the chart that the list makes, and finds not in the chart as it is. */
+export type ImportFound = readonly ListFinding[];
 
 /** The entry that the balances of a list would be, and what adds the account for what they leave open. */
 export interface ImportOpened {
@@ -77,4 +84,5 @@ export type ImportAnswerMessage =
   | { readonly type: 'unreadable'; readonly problem: FileProblem }
   | { readonly type: 'told'; readonly serial: number; readonly share: number }
   | { readonly type: 'planned'; readonly serial: number; readonly plan: ImportPlan }
+  | { readonly type: 'found'; readonly serial: number; readonly findings: ImportFound }
   | ({ readonly type: 'opened'; readonly serial: number } & ImportOpened);
