@@ -59,3 +59,19 @@ export const duplicatesAmong = (accounts: readonly Lookalike[]): readonly Duplic
   }
   return [...best.values()].sort((a, b) => a.at - b.at);
 };
+
+/**
+ * Which of some accounts of one kind says the same as a name, the likest of them, by its place; `null` for none. `least`
+ * is from which likeness on.
+ */
+export const likestOf = (name: string, others: readonly string[], least = ALIKE): number | null => {
+  const all = [...others, name].map((one) => ({ name: one, sort: '' }));
+  let best: { readonly of: number; readonly likeness: number } | null = null;
+  for (const { at, of, features } of pairsAmong(all)) {
+    if (at !== others.length) continue;
+    // It stands last here because it is asked about.
+    const likeness = scoreOf({ ...features, addedLater: 0 }, DUPLICATE_WEIGHTS);
+    if (likeness >= least && likeness > (best?.likeness ?? 0)) best = { of, likeness };
+  }
+  return best?.of ?? null;
+};

@@ -2,8 +2,7 @@ import type { AccountId } from '../../chart/account';
 import type { Chart, ChartNode } from '../../chart/chart';
 import { accountOf, eachNode, parentIdOf, pathTo } from '../../chart/queries';
 import type { KindCode } from '../../kinds/kinds';
-import { DUPLICATE_WEIGHTS } from '../../matching/duplicate-weights';
-import { pairsAmong, scoreOf } from '../../matching/duplicates';
+import { likestOf } from '../../matching/duplicates';
 import { nameKey } from '../../text/name-key';
 
 /** From this likeness on an account is one of the chart that is aimed at: lower than for duplicates, for each is shown first. */
@@ -23,21 +22,13 @@ const postingIn = (chart: Chart): readonly ChartNode[] =>
   );
 
 /** The likest of some accounts of one kind: each is held against them alone, for its own chart may say a thing twice. */
-const likestOf = (
+const likestFor = (
   { account: { name } }: ChartNode,
   others: readonly ChartNode[],
 ): AccountId | null => {
-  const names = [...others.map(({ account }) => account.name), name];
-  const pairs = pairsAmong(names.map((one) => ({ name: one, sort: '' })));
-  const scored = pairs
-    .filter(({ at }) => at === others.length)
-    .map(({ of, features }) => ({
-      of,
-      likeness: scoreOf({ ...features, addedLater: 0 }, DUPLICATE_WEIGHTS),
-    }))
-    .filter(({ likeness }) => likeness >= ALIKE);
-  const [best] = [...scored].sort((a, b) => b.likeness - a.likeness);
-  return best === undefined ? null : (others[best.of]?.account.id ?? null);
+  const names = others.map(({ account }) => account.name);
+  const at = likestOf(name, names, ALIKE);
+  return at === null ? null : (others[at]?.account.id ?? null);
 };
 
 const likest = (
@@ -49,7 +40,7 @@ const likest = (
     byKind.set(node.account.kind, [...(byKind.get(node.account.kind) ?? []), node]);
   return new Map(
     own.flatMap((node) => {
-      const of = likestOf(node, byKind.get(node.account.kind) ?? []);
+      const of = likestFor(node, byKind.get(node.account.kind) ?? []);
       return of === null ? [] : [[node.account.id, of] as const];
     }),
   );

@@ -6,6 +6,7 @@ import { ODD_BALANCE_WORDS } from '../../shared/words/account-words';
 import { dateWords } from '../../shared/words/period-words';
 import { NumbersEngine } from '../../workspace/model/numbers-engine';
 import { misfitWords } from '../../shared/words/number-words';
+import { RowFindings } from '../model/row-findings';
 import { FOLD_WORDS } from '../model/tree-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { ChartView } from '../../workspace/model/chart-view';
@@ -45,6 +46,14 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
       @for (note of notes(); track note) {
         <span class="note">{{ note }}</span>
       }
+      @if (finding(); as found) {
+        <i
+          class="finding {{ found.severity }}"
+          role="img"
+          [title]="found.says"
+          [attr.aria-label]="found.says"
+        ></i>
+      }
     </span>
     <span class="kind" role="gridcell">
       <iu-element-mark [element]="kind().element" />
@@ -74,6 +83,7 @@ export class ChartRowComponent {
   protected readonly joins = inject(Joins);
   readonly row = input.required<AccountRow>();
   private readonly engine = inject(NumbersEngine);
+  private readonly findings = inject(RowFindings);
   readonly toggled = output();
 
   protected readonly account = computed(() => this.row().node.account);
@@ -82,6 +92,9 @@ export class ChartRowComponent {
   protected readonly words = FOLD_WORDS;
   protected readonly marked = computed(() => this.view.marks().has(this.account().id));
   private readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
+
+  /** What Tidy found about it. */
+  protected readonly finding = computed(() => this.findings.byAccount().get(this.account().id));
 
   /** What is wrong with the number, by the chart’s plan. */
   protected readonly misfit = computed(() => {

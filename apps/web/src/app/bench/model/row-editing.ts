@@ -1,5 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
+  accountOf,
   formatAmount,
   hasAccount,
   hasPostings,
@@ -10,7 +11,9 @@ import {
   planChild,
   planMain,
   planSibling,
+  saidAlready,
   suggestNumber,
+  titleOf,
   type AccountId,
   type AddPlan,
   type Chart,
@@ -59,9 +62,19 @@ export class RowEditing {
       draft.inferred === null ? '' : $localize`Kind ${reasonWords(draft.inferred)}. `;
     const clash = clashWords(draft, this.proposed.chart());
     const about = inferred + othersWords(draft);
-    const notes = clash + this.movesWords(draft) + room;
+    const notes = clash + this.sameWords(draft) + this.movesWords(draft) + room;
     return { title: `${name} — ${landingWords(draft.kind)}`, sentence, about, room: notes };
   });
+
+  /** That another account says the same as what is typed. */
+  private sameWords(draft: Draft): string {
+    const chart = this.proposed.chart();
+    const id = saidAlready(chart, draft);
+    const account = id === null ? undefined : accountOf(chart, id);
+    return account === undefined
+      ? ''
+      : $localize`It says the same as ${titleOf(account)}:account:. `;
+  }
 
   /** Edits the account at the cursor. */
   edit(): void {

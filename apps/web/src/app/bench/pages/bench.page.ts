@@ -53,6 +53,7 @@ import { ChartView } from '../../workspace/model/chart-view';
 import { Joins } from '../../workspace/model/joins';
 import { StatementEngine } from '../../workspace/model/statement-engine';
 import { rowIdOf } from '../model/listed-rows';
+import { RowFindings } from '../model/row-findings';
 import { seamCurves, type ChartEnd } from '../model/seam-curves';
 import { Commands } from '../../workspace/model/commands';
 import { Undoing } from '../../workspace/model/undoing';
@@ -101,6 +102,7 @@ const NEED_AN_ACCOUNT: readonly SheetName[] = ['account', 'move', 'merge', 'spli
     SeamComponent,
     StatementSheetComponent,
   ],
+  providers: [RowFindings],
   templateUrl: './bench.page.html',
   styleUrl: './bench.page.css',
   host: { '(window:keydown)': 'onKey($event)' },

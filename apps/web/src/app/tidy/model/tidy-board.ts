@@ -21,7 +21,7 @@ import { refusalWords } from '../../shared/words/refusal-words';
 import { terms } from '../../shared/words/terms';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
-import { FindingsEngine } from './findings-engine';
+import { FindingsEngine } from '../../workspace/model/findings-engine';
 
 /** A row of the list: the head of a severity, or a finding. */
 export type TidyRow =

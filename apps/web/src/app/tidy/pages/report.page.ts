@@ -30,7 +30,7 @@ import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { HistoryPageActions } from '../../workspace/state/history.actions';
 import { historyFeature } from '../../workspace/state/history.feature';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
-import { FindingsEngine } from '../model/findings-engine';
+import { FindingsEngine } from '../../workspace/model/findings-engine';
 import { sinceChoices, usualSince } from '../model/report-choices';
 
 /** What is left is listed up to so many. */

@@ -40,7 +40,7 @@ import { writtenWhen } from '../../shared/words/period-words';
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Undoing } from '../../workspace/model/undoing';
-import { FindingsEngine } from '../model/findings-engine';
+import { FindingsEngine } from '../../workspace/model/findings-engine';
 import { TidyBoard, type TidyRow } from '../model/tidy-board';
 
 const ROW_HEIGHT = 50;

@@ -3,8 +3,8 @@ import { Store } from '@ngrx/store';
 import { accountsIn } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
-import { ClientRoutes } from '../../workspace/model/client-routes';
-import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { ClientRoutes } from './client-routes';
+import { workspaceFeature } from '../state/workspace.feature';
 import type { FindingsMessage, FindingsResult, Trial } from '../workers/findings-messages';
 import { createFindingsWorker } from '../workers/findings-worker.factory';
 
