@@ -27,6 +27,9 @@ interface Said extends Required<Telling> {
   readonly some: (ids: readonly AccountId[]) => string;
 }
 
+/** From so many per cent on, what is likely is said as it is. */
+const SURE = 70;
+
 /** How many accounts are named one by one. */
 const NAMED = 3;
 
@@ -55,7 +58,7 @@ type Words<C extends FindingCode> = (finding: FindingOf<C>, said: Said) => Findi
 const WORDS: { readonly [C in FindingCode]: Words<C> } = {
   kindDoubt: ({ accountIds: [id], facts: { likely, sure, by } }, { called, kindOf, terms }) => ({
     says: `${called(id)} reads as “${terms.kinds[likely]}”, not “${kindOf(id)}”.`,
-    why: `${by === 'name' ? 'Its name says so' : 'Its name, its neighbours and its number say so'}, to ${sure} per cent. As it is, it counts on another line of the statements.`,
+    why: `${by === 'name' ? 'Its name' : 'Its name, its neighbours and its number together'} ${sure >= SURE ? 'say so' : 'speak for it more than for any other kind'}, to ${sure} per cent. As it is, it counts on another line of the statements.`,
   }),
   unusualBalance: ({ accountIds: [id], facts }, { called }) => ({
     says: `${called(id)} has stood on the unusual side for ${months(facts.months)}.`,
