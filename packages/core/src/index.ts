@@ -159,6 +159,7 @@ export * from './returns/return-file';
 export * from './returns/balance-of-return';
 export * from './countries/legal-form';
 export * from './planning/shape/plan-shape';
+export { matchShape } from './planning/shape/match-shape';
 export * from './starting/starting-chart';
 export * from './starting/industries';
 export * from './starting/find-trade';

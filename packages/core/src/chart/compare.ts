@@ -51,7 +51,9 @@ const formerPlace = (before: Chart, after: Chart, id: AccountId): Former => {
   if (parentId !== parentIdOf(after, id)) return { parentId };
   const previous = previousIdOf(before, id);
   const now = previousIdOf(after, id);
-  const neighbourStays = previous === null || parentIdOf(after, previous) === parentId;
+  // One that is gone has no parent either, like a main account.
+  const neighbourStays =
+    previous === null || (hasAccount(after, previous) && parentIdOf(after, previous) === parentId);
   const broughtHere = now !== null && !hasAccount(before, now);
   return previous === now || !neighbourStays || broughtHere ? {} : { place: true };
 };

@@ -89,7 +89,7 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     why: 'Equipment stands at what it cost, and the profit bears none of it.',
   }),
   postedParent: ({ accountIds: [id], facts: { below } }, { called }) => ({
-    says: `${called(id)} takes postings beside its ${below} sub-accounts.`,
+    says: `${called(id)} takes postings beside its ${below === 1 ? 'sub-account' : `${below} sub-accounts`}.`,
     why: 'What is posted to it itself is seen in none of them.',
   }),
   duplicate: ({ accountIds: [id], facts: { of } }, { called }) => ({

@@ -33,6 +33,9 @@ export interface Tidied {
   readonly renamed: readonly Renamed[];
 }
 
+/** A finding about more accounts than this is about what they are together. */
+const PAIR = 2;
+
 const SEVERITIES: readonly Severity[] = ['wrong', 'doubtful', 'couldBeNeater'];
 
 const titleIn = (chart: Chart, id: AccountId): string | null => {
@@ -51,6 +54,11 @@ const renamedBetween = (before: Chart, after: Chart): readonly Renamed[] =>
     };
   });
 
+/** A finding about many accounts goes on as long as one of its sort is about some of them. */
+const goesOn = ({ code, accountIds }: Finding, now: readonly Finding[]): boolean =>
+  accountIds.length > PAIR &&
+  now.some((one) => one.code === code && one.accountIds.some((id) => accountIds.includes(id)));
+
 /** What came of tidying: what was found on a chart before and after, and what differs between the two. */
 export const tidiedBetween = (
   before: { readonly chart: Chart; readonly findings: readonly Finding[] },
@@ -65,7 +73,9 @@ export const tidiedBetween = (
       before: count(before.findings, severity),
       after: count(after.findings, severity),
     })),
-    ended: before.findings.filter((finding) => !now.has(findingKey(finding))),
+    ended: before.findings.filter(
+      (finding) => !now.has(findingKey(finding)) && !goesOn(finding, after.findings),
+    ),
     renamed: renamedBetween(before.chart, after.chart),
   };
 };

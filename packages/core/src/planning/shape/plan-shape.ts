@@ -261,11 +261,14 @@ const renumber = (way: Way, take: Take): void => {
 /**
  * The whole way from a chart to the shape of another, in steps that can be taken singly: what stands for one thing there
  * is merged, accounts go under its headings, take its names and numbers, and what was never used goes. No account gets
- * another kind, so that no total of a statement moves.
+ * another kind, so that no total of a statement moves. `match` may be kept while only the wish changes.
  */
-export const planShape = (chart: Chart, wish: ShapeWish): ShapePlan => {
+export const planShape = (
+  chart: Chart,
+  wish: ShapeWish,
+  match: ShapeMatch = matchShape(chart, wish.target),
+): ShapePlan => {
   const way = new Way(chart, wish);
-  const match = matchShape(chart, wish.target);
   way.step('merge', (take) => merge(way, match, take));
   way.step('remove', (take) => remove(way, match, take));
   way.step('group', (take) => {

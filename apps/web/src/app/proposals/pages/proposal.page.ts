@@ -29,7 +29,7 @@ import type { ProposalLine } from '../model/proposal-reader';
   ],
   providers: [ReviewStore],
   templateUrl: './proposal.page.html',
-  styleUrl: './proposal.page.css',
+  styleUrls: ['../../shared/components/paper.css', './proposal.page.css'],
 })
 export class ProposalPage {
   protected readonly review = inject(ReviewStore);

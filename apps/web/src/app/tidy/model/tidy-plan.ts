@@ -10,6 +10,7 @@ import {
   INDUSTRIES,
   INDUSTRY_CODES,
   ledgerOf,
+  matchShape,
   nodeOf,
   planShape,
   rollUpOver,
@@ -81,20 +82,27 @@ export class TidyPlan {
     return outcome.ok ? outcome.chart : null;
   });
   private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.amounts())));
+  /** What stands for what, which does not change with what is left out. */
+  private readonly match = computed(() => {
+    const target = this.target();
+    return target === null ? null : matchShape(this.proposed.chart(), target);
+  });
   /** The whole way, in steps. */
   readonly plan = computed(() => {
     const [target, chart, rollUp] = [this.target(), this.proposed.chart(), this.rollUp()];
-    if (target === null) return null;
-    return planShape(chart, {
+    const match = this.match();
+    if (target === null || match === null) return null;
+    const wish = {
       target,
       skipped: this.skipped(),
       struck: this.struck(),
-      stake: (id) => {
+      stake: (id: AccountId) => {
         const node = nodeOf(chart, id);
         return node === undefined ? 0 : Math.abs(rollUp.own(node));
       },
-      newId: (index) => (this.ids[index] ??= crypto.randomUUID()),
-    });
+      newId: (index: number) => (this.ids[index] ??= crypto.randomUUID()),
+    };
+    return planShape(chart, wish, match);
   });
   /** What moves on the statements: nothing, and that is shown. */
   private readonly impact = computed(() => {

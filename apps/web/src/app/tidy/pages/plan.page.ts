@@ -58,7 +58,7 @@ export class PlanPage {
   protected readonly rowWords = ({ row }: PairedRow): string => statementRowWords(row);
   protected readonly rowIndent = ({ row }: PairedRow): number => 10 + statementRowIndent(row);
 
-  protected title({ account }: ShapeRow): string {
+  protected calledOf({ account }: ShapeRow): string {
     return titleOf(account);
   }
 

@@ -43,7 +43,7 @@ const LEFT = 25;
   imports: [MovedTotalsComponent, PickComponent, ReadingNoteComponent, RouterLink],
   providers: [FindingsEngine],
   templateUrl: './report.page.html',
-  styleUrl: './report.page.css',
+  styleUrls: ['../../shared/components/paper.css', './report.page.css'],
 })
 export class ReportPage {
   private readonly store = inject(Store);
