@@ -276,9 +276,14 @@ describe('a workbook that was taken out and numbered anew in a spreadsheet', () 
     await maren.press('Enter');
     const sheet = book.getWorksheet('Chart of accounts');
     const renumbered: string[] = [];
+    const parents = (sheet?.getRow(1).values as unknown[]).indexOf('Parent');
+    expect(parents).toBeGreaterThan(0);
     sheet?.eachRow((row, line) => {
       const number = row.getCell(1).text;
       if (line === 1 || !number.startsWith('6')) return;
+      // Who is under another names it by its new number.
+      const parent = row.getCell(parents);
+      if (parent.text.startsWith('6')) parent.value = `9${parent.text.slice(1)}`;
       row.getCell(1).value = `9${number.slice(1)}`;
       renumbered.push(`9${number.slice(1)}`);
     });
