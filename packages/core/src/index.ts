@@ -149,6 +149,7 @@ export * from './findings/limits';
 export * from './findings/finding-notes';
 export * from './findings/findings-between';
 export * from './findings/draft-finding';
+export * from './findings/fix-all';
 export * from './findings/list-findings';
 export * from './findings/score';
 export * from './findings/tidied';

@@ -133,7 +133,7 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     why: 'They fill the statement and change nobody’s mind.',
   }),
   retiredInRoute: ({ accountIds: [id] }, { called }) => ({
-    says: `${called(id)} is retired, and a route still sends money to it.`,
+    says: `${called(id)} is retired, and a route or a standing entry still posts to it.`,
     why: 'What comes next finds no account.',
   }),
   retainedByHand: ({ accountIds: [id], facts: { month, count } }, { called }) => ({

@@ -116,7 +116,7 @@ export interface LookedAt {
   readonly country: string;
   /** The month (1–12) with which the fiscal year begins. */
   readonly startsIn: number;
-  /** The accounts to which routes send money. */
+  /** The accounts to which routes and standing entries post. */
   readonly routed: ReadonlySet<AccountId>;
   readonly limits: Limits;
 }

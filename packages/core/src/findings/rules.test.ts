@@ -127,6 +127,7 @@ describe('each rule finds what it must, and no look-alike', () => {
     const chart = withSettings(aChart('6110 Rent\n6120 Power\n6130 Water\n6140 Gas', { posted: ['6110', '6120'] }), { '6140': { pinned: true } });
     const use = { '6110': 1, '6120': [5, -5] };
     expect(found('neverUsed', used(chart, use))).toEqual(['6130']);
+    expect(found('neverUsed', used(chart, use, { routed: new Set(['6130']) }))).toEqual([]);
     expect(found('longUnused', used(chart, use))).toEqual(['6120']);
   });
 

@@ -3,6 +3,7 @@ import type { Operation } from '../operations/operation';
 import { aChart } from '../testing/a-chart';
 import { allFindings, lookAt } from './all-rules';
 import { findingsBetween } from './findings-between';
+import { fixAll } from './fix-all';
 import { saidAlready } from './draft-finding';
 import { listFindings } from './list-findings';
 import { tidiedBetween } from './tidied';
@@ -46,6 +47,28 @@ describe('what came of tidying', () => {
       ['6120 Phone', '6110 Telephone'],
       ['6130 POWER AND WATER', null],
     ]);
+  });
+});
+
+describe('several findings fixed in a row', () => {
+  const duplicatesIn = (chart: typeof CHART) =>
+    allFindings(lookAt(chart)).filter(({ code }) => code === 'duplicate');
+
+  it('take the first fix of each; what no longer fits is counted and left', () => {
+    const three = aChart('6110 Telephone\n6120 Phone\n6130 Mobile phones', {
+      posted: ['6110', '6120', '6130'],
+    });
+    const findings = duplicatesIn(three);
+    expect(findings.length).toBeGreaterThan(1);
+    const { operations, left } = fixAll(three, [...findings, ...findings]);
+    expect(left).toBeGreaterThanOrEqual(findings.length);
+    const outcome = applyAll(three, operations);
+    if (!outcome.ok) throw new Error(outcome.refusal.code);
+    expect(duplicatesIn(outcome.chart)).toEqual([]);
+  });
+
+  it('change nothing where there is nothing to fix', () => {
+    expect(fixAll(CHART, [])).toEqual({ operations: [], left: 0 });
   });
 });
 

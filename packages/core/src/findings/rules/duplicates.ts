@@ -5,7 +5,7 @@ import { atStake, openAccounts } from '../accounts';
 import type { FindingRule, Fix } from '../finding';
 
 /** Accounts of one kind that say the same; the one with less goes into the one with more, for the fewest postings follow. */
-export const duplicates: FindingRule<'duplicate'> = ({ chart, use }) => {
+export const duplicates: FindingRule<'duplicate'> = ({ chart, use, routed }) => {
   const nodes = openAccounts(chart);
   const accounts = nodes.map(({ account: { id, name, kind } }) => ({
     name,
@@ -23,7 +23,8 @@ export const duplicates: FindingRule<'duplicate'> = ({ chart, use }) => {
       operations: planMerge(chart, from, { into: to, acrossKinds: false }),
     });
     const remove: readonly Fix[] =
-      hasPostings(chart, goes) || goes.children.length > 0
+      // What routes send there goes along with a merge.
+      hasPostings(chart, goes) || goes.children.length > 0 || routed.has(id)
         ? []
         : [{ says: { does: 'remove' }, operations: [{ type: 'deleteAccount', id }] }];
     return [

@@ -46,6 +46,7 @@ const planned = (chart: Chart, target: Chart, more: Partial<ShapeWish> = {}): Sh
     target,
     skipped: new Set<ShapeStepCode>(),
     struck: new Set<string>(),
+    named: new Set<string>(),
     stake: (id) => (id === '6301' ? 9 : 1),
     newId: (index) => `new-${index}`,
     ...more,
@@ -100,6 +101,11 @@ describe('the way to the shape of another chart', () => {
     expect(skipped.steps.map(({ code }) => code)).toEqual(['merge', 'remove', 'rename']);
     const struck = planned(INHERITED, TARGET, { struck: new Set([shapeKey('remove', '6500')]) });
     expect(rowsOf(struck, 'remove').map(({ id }) => id)).toEqual(['6600']);
+  });
+
+  it('takes nothing out that a route names', () => {
+    const named = planned(INHERITED, TARGET, { named: new Set(['6500']) });
+    expect(rowsOf(named, 'remove').map(({ id }) => id)).toEqual(['6600']);
   });
 
   it('has nothing to do where the shape is there', () => {

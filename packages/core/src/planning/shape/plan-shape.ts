@@ -53,6 +53,8 @@ export interface ShapeWish {
   readonly skipped: ReadonlySet<ShapeStepCode>;
   /** Accounts that a step leaves alone, by step and account. */
   readonly struck: ReadonlySet<string>;
+  /** Accounts that something outside the chart names, such as a route: they are merged, and never taken out. */
+  readonly named: ReadonlySet<AccountId>;
   /** What an account holds or took, as a plain amount: the one with most takes the others in. */
   stake(id: AccountId): Minor;
   newId(index: number): AccountId;
@@ -119,6 +121,15 @@ const openIn = (chart: Chart): readonly ChartNode[] =>
     ({ account: { role, retiredOn } }) => role === 'posting' && retiredOn === null,
   );
 
+/** Whether an account may go without a trace: nothing was posted to it, nothing stands below it or names it. */
+const isBare = ({ chart, wish }: Way, node: ChartNode): boolean =>
+  node.children.length === 0 &&
+  node.account.systemUse === null &&
+  node.account.settings.pinned !== true &&
+  node.account.settings.budget === undefined &&
+  !wish.named.has(node.account.id) &&
+  !hasPostings(chart, node);
+
 /** What stands for one and the same account becomes one: the one that has most, or has its very name. */
 const merge = (way: Way, { standsFor }: ShapeMatch, take: Take): void => {
   const { target, stake } = way.wish;
@@ -132,9 +143,7 @@ const merge = (way: Way, { standsFor }: ShapeMatch, take: Take): void => {
     if (into === undefined) continue;
     for (const id of rest) {
       const node = nodeOf(way.chart, id);
-      const isBare =
-        node !== undefined && node.children.length === 0 && !hasPostings(way.chart, node);
-      if (isBare && node.account.systemUse === null)
+      if (node !== undefined && isBare(way, node))
         take([{ type: 'deleteAccount', id }], { id, says: { does: 'remove' } });
       else
         take(planMerge(way.chart, id, { into, acrossKinds: false }), {
@@ -225,11 +234,7 @@ const rename = (way: Way, { standsFor }: ShapeMatch, take: Take): void => {
 
 /** What was never posted to and has no place there goes, and headings that are left empty. */
 const remove = (way: Way, { standsFor }: ShapeMatch, take: Take): void => {
-  const isFree = (node: ChartNode): boolean =>
-    node.children.length === 0 &&
-    node.account.systemUse === null &&
-    !hasPostings(way.chart, node) &&
-    !standsFor.has(node.account.id);
+  const isFree = (node: ChartNode): boolean => isBare(way, node) && !standsFor.has(node.account.id);
   for (let gone = true; gone;) {
     gone = false;
     for (const node of [...eachNode(way.chart.roots)]) {

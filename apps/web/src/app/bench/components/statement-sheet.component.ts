@@ -37,6 +37,7 @@ import { Joins } from '../../workspace/model/joins';
 import { StatementEngine } from '../../workspace/model/statement-engine';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import { terms } from '../../shared/words/terms';
+import { RowFindings, type RowFinding } from '../model/row-findings';
 
 /** Every row of a statement is exactly so high, in pixels. */
 export const STATEMENT_ROW_HEIGHT = 24;
@@ -62,6 +63,7 @@ export class StatementSheetComponent {
   private readonly amounts = inject(Amounts);
   protected readonly joins = inject(Joins);
   private readonly engine = inject(StatementEngine);
+  private readonly findings = inject(RowFindings);
   private readonly store = inject(Store);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   readonly inSight = output<StatementInSight>();
@@ -124,6 +126,12 @@ export class StatementSheetComponent {
     const node = id === null ? undefined : nodeOf(this.proposed.chart(), id);
     const odd = node === undefined ? null : this.amounts.oddBalanceOf(node);
     return odd === null ? '' : ODD_BALANCE_WORDS[odd];
+  }
+
+  /** What Tidy found about the account on a line. */
+  protected finding(row: SheetRow): RowFinding | undefined {
+    const isOne = (row.type === 'line' && !row.open) || row.type === 'account';
+    return isOne ? this.findings.byAccount().get(row.accountId) : undefined;
   }
 
   protected amount(row: SheetRow): string {

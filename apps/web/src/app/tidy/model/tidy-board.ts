@@ -1,9 +1,9 @@
 import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import {
-  applyAll,
   findingKey,
   findingPrint,
   findingWords,
+  fixAll,
   fixWords,
   noteOf,
   SEVERITY_NAMES,
@@ -142,17 +142,7 @@ export class TidyBoard {
 
   /** Applies the first fix of several in one step; what no longer fits after the others is passed over, and said. */
   applyAll(findings: readonly Finding[]): void {
-    let chart = this.proposed.chart();
-    const operations: Operation[] = [];
-    let left = 0;
-    for (const { fixes } of findings) {
-      const outcome = applyAll(chart, fixes[0]?.operations ?? []);
-      if (!outcome.ok) left += 1;
-      else {
-        chart = outcome.chart;
-        operations.push(...(fixes[0]?.operations ?? []));
-      }
-    }
+    const { operations, left } = fixAll(this.proposed.chart(), findings);
     this.propose(operations);
     if (left > 0)
       this.notice.set(

@@ -28,6 +28,7 @@ import { Store } from '@ngrx/store';
 import { ApiService } from '../../shared/api/api.service';
 import { reading, readingOnce } from '../../shared/api/reading';
 import type { PickOption } from '../../shared/components/pick.component';
+import { ClientRoutes } from '../../workspace/model/client-routes';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 
@@ -40,6 +41,7 @@ const isTrade = (code: string): code is IndustryCode =>
 export class TidyPlan {
   private readonly api = inject(ApiService);
   private readonly proposed = inject(ProposedChart);
+  private readonly routes = inject(ClientRoutes);
   private readonly amounts = inject(Store).selectSignal(workspaceFeature.selectAmounts);
   /** The chart whose shape is aimed at: a trade, or one of the practice's own; `null` for the client's own trade. */
   private readonly asked = signal<string | null>(null);
@@ -96,6 +98,7 @@ export class TidyPlan {
       target,
       skipped: this.skipped(),
       struck: this.struck(),
+      named: this.routes.named(),
       stake: (id: AccountId) => {
         const node = nodeOf(chart, id);
         return node === undefined ? 0 : Math.abs(rollUp.own(node));

@@ -1,6 +1,14 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { RouteItemAnswer } from '@iunctus/contract';
-import { NO_ROUTES, routesOf, type Filer, type RouteContent, type RouteItem } from '@iunctus/core';
+import {
+  accountsIn,
+  NO_ROUTES,
+  routesOf,
+  type AccountId,
+  type Filer,
+  type RouteContent,
+  type RouteItem,
+} from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { Doing } from '../../shared/api/doing';
@@ -27,6 +35,16 @@ export class ClientRoutes {
   readonly items = computed(() => this.reading.value() ?? NONE);
   readonly routes = computed(() =>
     this.items().length === 0 ? NO_ROUTES : routesOf(this.items()),
+  );
+  /** The accounts that routes and standing entries name. */
+  readonly named = computed<ReadonlySet<AccountId>>(
+    () =>
+      new Set([
+        ...this.items().flatMap(({ content }) => accountsIn(content)),
+        ...(this.standings.value() ?? []).flatMap(({ entry }) =>
+          entry.lines.flatMap(({ accountId }) => accountId ?? []),
+        ),
+      ]),
   );
   /** Who files which return. */
   readonly filer = computed<Filer | null>(() => {

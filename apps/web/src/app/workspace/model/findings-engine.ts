@@ -1,6 +1,5 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { accountsIn } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { ClientRoutes } from './client-routes';
@@ -67,8 +66,7 @@ export class FindingsEngine {
       if (read !== null) this.send({ type: 'layouts', layouts: read.map(({ layout }) => layout) });
     });
     effect(() => {
-      const routed = this.routes.items().flatMap(({ content }) => accountsIn(content));
-      this.send({ type: 'routed', routed });
+      this.send({ type: 'routed', routed: [...this.routes.named()] });
     });
     effect(() => this.sendClient());
     effect(() => this.send({ type: 'trial', trial: this.trial() }));
