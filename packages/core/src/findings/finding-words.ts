@@ -30,6 +30,15 @@ interface Said extends Required<Telling> {
 /** From so many per cent on, what is likely is said as it is. */
 const SURE = 70;
 
+/** What speaks for another kind, and how clearly. */
+const cluesFor = (by: 'name' | 'place', sure: number): string => {
+  const isSure = sure >= SURE;
+  if (by === 'name')
+    return isSure ? 'Its name says so' : 'Its name speaks for it more than for any other kind';
+  const clues = 'Its name, its neighbours and its number';
+  return isSure ? `${clues} say so` : `${clues} speak for it more than for any other kind`;
+};
+
 /** How many accounts are named one by one. */
 const NAMED = 3;
 
@@ -58,7 +67,7 @@ type Words<C extends FindingCode> = (finding: FindingOf<C>, said: Said) => Findi
 const WORDS: { readonly [C in FindingCode]: Words<C> } = {
   kindDoubt: ({ accountIds: [id], facts: { likely, sure, by } }, { called, kindOf, terms }) => ({
     says: `${called(id)} reads as “${terms.kinds[likely]}”, not “${kindOf(id)}”.`,
-    why: `${by === 'name' ? 'Its name' : 'Its name, its neighbours and its number together'} ${sure >= SURE ? 'say so' : 'speak for it more than for any other kind'}, to ${sure} per cent. As it is, it counts on another line of the statements.`,
+    why: `${cluesFor(by, sure)}, to ${sure} per cent. As it is, it counts on another line of the statements.`,
   }),
   unusualBalance: ({ accountIds: [id], facts }, { called }) => ({
     says: `${called(id)} has stood on the unusual side for ${months(facts.months)}.`,

@@ -117,7 +117,8 @@ const TOPICS: readonly string[] = [
   // Owing and owed
   'creditors: creditors creditor vendors vendor suppliers supplier ap accounts_payable accts_payable account_payable trade_creditors vendors_payable bills_to_pay unpaid_bills we_owe owe purchase_ledger bills_owing',
   'debtors: debtors debtor ar accounts_receivable accts_receivable account_receivable trade_debtors customers_owing sales_ledger unpaid_invoices invoices_outstanding owing_from',
-  'loans: loan loans lent advance advances note notes borrowing borrowings lending hp hire_purchase finance_agreement',
+  'loans: loan loans lent advance advances note notes borrowing borrowings lending',
+  'hirePurchase > loans: hp hire_purchase finance_agreement chattel_mortgage',
   'owner: shareholder shareholders owner owners director directors proprietor partner partners sh s_h member_loan',
   'deposits: deposit deposits',
   'salesTax: sales_tax vat gst hst gst_hst',

@@ -12,6 +12,17 @@ import type { FindingRule, Fix, LookedAt, Severity } from '../finding';
 
 const HUNDRED = 100;
 
+/** What is paid ahead or owed is often called by its cost alone: “Insurance”. Common practice, no source. */
+const NAMED_BY_COST: readonly KindCode[] = [
+  'prepaidExpense',
+  'accruedExpense',
+  'payrollPayable',
+  'incomeTaxPayable',
+  'salesTaxPayable',
+  'provision',
+  'deferredRevenue',
+];
+
 /** Another kind that something speaks for, and how surely, in per cent. */
 interface Doubt {
   readonly kind: KindCode;
@@ -36,6 +47,7 @@ const doubtOf = (
   const { kind, name } = node.account;
   const placed = likelier(kind, judge.placed(chart, node), 'place');
   if (placed !== null && placed.sure >= limits.kindDoubtful) return placed;
+  if (NAMED_BY_COST.includes(kind)) return null;
   const named = likelier(kind, judge.named(name), 'name');
   const isElsewhere = named !== null && statementOf(named.kind) !== statementOf(kind);
   return isElsewhere && named.sure >= limits.kindByName ? named : null;
