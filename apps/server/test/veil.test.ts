@@ -38,6 +38,9 @@ const IDS = /[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12}/gi;
 const PERIOD = 'first=2026-07&last=2026-10';
 
 /** Walks every endpoint as a colleague, in every state in which restricted accounts may be, and looks for their marks. */
+// Everything that can be asked is asked, in each state: long on a slow machine.
+jest.setTimeout(120_000);
+
 describe('restricted accounts, looked for by a colleague', () => {
   let server: Running;
   let maren: Caller;
