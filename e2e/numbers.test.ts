@@ -49,7 +49,7 @@ describe('numbering a chart, by keyboard alone', () => {
     await maren.hasChart();
     await maren.goTo('Website');
     await maren.cursorShows({ name: 'Website', was: 'was 1450' });
-    await maren.sees('9 changes');
+    await maren.sees('11 changes');
   });
 
   it('keeps every statement line where it was', async () => {
