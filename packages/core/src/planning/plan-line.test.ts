@@ -72,7 +72,9 @@ describe('a line moved on the statement', () => {
 
   it('steps back to the statement of before, on any chart', () => {
     fc.assert(
-      fc.property(randomChart(25), fc.nat(), fc.boolean(), (chart, drawn, up) => {
+      fc.property(randomChart(25), fc.nat(), fc.boolean(), (bare, drawn, up) => {
+        // Nothing is posted here: what is retired is out of sight.
+        const chart: Chart = { ...bare, posted: new Set() };
         const before = linesOf(chart);
         const lines = before.flatMap((key) => {
           const [section = '', id, more] = key.split('/');

@@ -1,6 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
-import { eachNode, nodeOf, parentIdOf, siblingsOf } from '../chart/queries';
+import { eachNode, hasPostings, nodeOf, parentIdOf, siblingsOf } from '../chart/queries';
 import type { SectionCode } from '../kinds/caption';
 import { elementOf, isContra, type KindCode } from '../kinds/kinds';
 import { rollUpOver } from '../ledger/amounts';
@@ -31,15 +31,21 @@ const STRUCTURE = rollUpOver(new Map());
 const idsOf = (nodes: readonly ChartNode[]): readonly AccountId[] =>
   nodes.map(({ account }) => account.id);
 
+/** Whether a line can be in sight: a retired account is there only with what was posted to it or below it. */
+const isInSight = (chart: Chart, node: ChartNode): boolean =>
+  node.account.retiredOn === null || [...eachNode([node])].some((one) => hasPostings(chart, one));
+
 /** The lines beside a line, itself included, in the order of the statement. */
 export const peersOf = (
   chart: Chart,
   { section, accountId }: StatementLine,
 ): readonly AccountId[] => {
-  const main = idsOf(sectionRoots(chart.roots, section, STRUCTURE).nodes);
+  const seen = (nodes: readonly ChartNode[]): readonly AccountId[] =>
+    idsOf(nodes.filter((node) => isInSight(chart, node)));
+  const main = seen(sectionRoots(chart.roots, section, STRUCTURE).nodes);
   if (main.includes(accountId)) return main;
   const parent = nodeOf(chart, parentIdOf(chart, accountId) ?? '');
-  return idsOf((parent?.children ?? []).filter((node) => leadsTo(node, section, STRUCTURE)));
+  return seen((parent?.children ?? []).filter((node) => leadsTo(node, section, STRUCTURE)));
 };
 
 const swapped = (ids: readonly AccountId[], at: number, other: number): readonly AccountId[] =>
