@@ -49,16 +49,25 @@ describe('a sheet beside the chart', () => {
   });
 
   it('moves by what the other is more, row by row, and not where nothing changed', () => {
+    const seeds = fc.array(fc.integer({ min: -1e6, max: 1e6 }), { minLength: 4 });
     fc.assert(
-      fc.property(randomChart(15), fc.array(fc.integer({ min: -1e6, max: 1e6 }), { minLength: 4 }), (bare, seed) => {
-        const { chart, ledger } = balancedLedger(bare, seed);
-        const rollUp = rollUpOver(ledger);
+      fc.property(randomChart(15), seeds, seeds, (bare, one, other) => {
+        const [first, second] = [balancedLedger(bare, one), balancedLedger(bare, other)];
         for (const code of SHOWN_SHEETS) {
-          const sheet = shownSheet(code, { chart, rollUp }, ALL);
-          expect(movedBetween(sheet, sheet)).toEqual({});
+          const sheetOf = (ledger: typeof first.ledger) =>
+            shownSheet(code, { chart: first.chart, rollUp: rollUpOver(ledger) }, ALL);
+          const [before, after] = [sheetOf(first.ledger), sheetOf(second.ledger)];
+          const moved = movedBetween(before, after);
+          const amountIn = (sheet: typeof before, key: string): number => {
+            const row = sheet.rows.find((found) => found.key === key);
+            return row !== undefined && 'amount' in row ? (row.amount ?? 0) : 0;
+          };
+          for (const { key } of [...before.rows, ...after.rows])
+            expect((moved[key] ?? 0) + 0).toBe(amountIn(after, key) - amountIn(before, key) + 0);
+          expect(movedBetween(before, before)).toEqual({});
         }
       }),
-    ); // prettier-ignore
+    );
   });
 });
 
