@@ -6,7 +6,7 @@ const PLACES =
 
 /** Folders of the core from the lowest up: each knows those above it in this list, and none in its own line. */
 const CORE_LAYERS = [
-  ['access', 'collections', 'dates', 'dimensions', 'money', 'text'],
+  ['access', 'collections', 'dates', 'dimensions', 'money', 'spelling', 'text'],
   ['kinds', 'postings'],
   ['countries', 'plan'],
   ['settings'],
@@ -89,14 +89,14 @@ module.exports = {
       { path: '^packages/exchange/src', pathNot: '\\.test\\.ts$' },
       {
         pathNot:
-          '^packages/(core|exchange)/src|node_modules/(exceljs|fast-xml-parser|fflate|papaparse|@types/papaparse|pdfmake|read-excel-file|valibot)|^pdfmake/|^module$',
+          '^packages/(core|exchange)/src|node_modules/(@types/nspell|exceljs|fast-xml-parser|fflate|nspell|papaparse|@types/papaparse|pdfmake|read-excel-file|valibot)|^pdfmake/|^(node:)?(fs/promises|module|path)$|^(fs/promises|path)$',
       },
-      'The exchange imports the core, its file libraries, and what finds the files of its type.',
+      'The exchange imports the core, its file libraries, and what finds its type and its dictionaries.',
     ),
     only(
       'files-are-written-on-the-server',
       { path: '^apps/web' },
-      { path: '^packages/exchange', pathNot: '^packages/exchange/src/reading' },
+      { path: '^packages/exchange', pathNot: '^packages/exchange/src/(reading/|spelling/spelling-of)' },
       'Files are written on the server; they are read in the browser, where a hostile one harms nobody else.',
     ),
     only(

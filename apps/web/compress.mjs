@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 const folder = join(import.meta.dirname, 'dist');
-const packable = /\.(?:js|css|html|svg|webmanifest|json)$/;
+const packable = /\.(?:js|css|html|svg|webmanifest|json|aff|dic)$/;
 
 for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true })) {
   if (!entry.isFile() || !packable.test(entry.name)) continue;

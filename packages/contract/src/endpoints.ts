@@ -8,6 +8,7 @@ import { IndustriesAnswer, IndustriesQuery } from './industry';
 import * as kept from './kept-chart';
 import { KindLesson, KindLessonsAnswer } from './kind-lesson';
 import { FindingNoteSchema, FindingNotesAnswer } from './finding-note';
+import * as rules from './finding-rules';
 import * as front from './front';
 import * as layouts from './layout';
 import * as ledger from './ledger';
@@ -108,6 +109,10 @@ export const ENDPOINTS = {
   findingNotes: { method: 'get', path: `${CLIENT}/finding-notes`, summary: 'Findings that were put off or set aside', may: 'readAll', answer: FindingNotesAnswer },
   noteFinding: { method: 'put', path: `${CLIENT}/finding-notes`, summary: 'Put a finding off, or set it aside', may: 'change', request: FindingNoteSchema, most: 4 * KB },
   dropFindingNote: { method: 'delete', path: `${CLIENT}/finding-notes/:noteId`, summary: 'Bring a finding back', may: 'change' },
+  findingRules: { method: 'get', path: `${CLIENT}/finding-rules`, summary: 'What the practice and the client want of the rules of Tidy', may: 'readAll', answer: rules.FindingRulesAnswer },
+  keepFindingRules: { method: 'put', path: `${CLIENT}/finding-rules`, summary: 'Keep what the client wants of them', may: 'change', request: rules.FindingRulesRequest, answer: rules.FindingRulesKept },
+  keepPracticeRules: { method: 'put', path: '/finding-rules', summary: 'Keep what the practice wants of them, for all its clients', may: 'change', request: rules.FindingRulesRequest, answer: rules.FindingRulesKept },
+  tidyCheck: { method: 'get', path: `${CLIENT}/tidy-check`, summary: 'How tidy the chart is, with the books through their newest month', may: 'readAll', answer: front.TidyCheckAnswer },
   layouts: { method: 'get', path: `${CLIENT}/layouts`, summary: 'Statements as the client wants them', may: 'readAll', answer: layouts.LayoutsAnswer },
   keepLayout: { method: 'put', path: LAYOUT, summary: 'Keep one of them', may: 'change', request: layouts.LayoutRequest, most: 256 * KB, answer: layouts.LayoutKept },
   dropLayout: { method: 'delete', path: LAYOUT, summary: 'Drop one of them', may: 'change' },

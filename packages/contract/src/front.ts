@@ -17,6 +17,25 @@ export const FiguresAnswer = v.nullable(
 );
 export type FiguresAnswer = v.InferOutput<typeof FiguresAnswer>;
 
+/** How tidy a client's chart is as adopted, with its books through their newest month; `null` where nothing is posted. */
+export const TidyCheckAnswer = v.nullable(
+  v.strictObject({
+    month: MonthText,
+    /** What part of the amounts is on its lines without doubt: tenths of a per cent. */
+    score: Count,
+    /** What is doubted, and of how much, in minor units of the client’s currency. */
+    doubted: Amount,
+    whole: Amount,
+    /** Findings that are not put off or set aside. */
+    wrong: Count,
+    doubtful: Count,
+    couldBeNeater: Count,
+    /** What would raise the score most, in words. */
+    most: v.nullable(v.string()),
+  }),
+);
+export type TidyCheckAnswer = v.InferOutput<typeof TidyCheckAnswer>;
+
 /** Words of an account’s number or name, each anywhere in it. */
 export const FindAccountsQuery = v.strictObject({ words: textUpTo(80) });
 export type FindAccountsQuery = v.InferOutput<typeof FindAccountsQuery>;

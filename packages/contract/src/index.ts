@@ -14,6 +14,7 @@ export * from './kept-chart';
 export * from './known-list';
 export * from './ledger';
 export * from './finding-note';
+export * from './finding-rules';
 export * from './front';
 export * from './layout';
 export * from './routes';

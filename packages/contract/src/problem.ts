@@ -38,7 +38,16 @@ export const Problem = v.variant('code', [
   /** Somebody did the same, or something that rules it out, meanwhile. */
   v.strictObject({
     code: v.literal('overtaken'),
-    by: v.picklist(['reversal', 'correction', 'standing', 'draft', 'lock', 'route', 'layout']),
+    by: v.picklist([
+      'reversal',
+      'correction',
+      'standing',
+      'draft',
+      'lock',
+      'route',
+      'layout',
+      'rules',
+    ]),
   }),
   /** Proofs that the practice wishes to hold would be broken: by name. */
   v.strictObject({ code: v.literal('proofsBroken'), names: v.array(v.string()) }),

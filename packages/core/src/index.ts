@@ -146,6 +146,12 @@ export { accountFinder } from './journals/find-account';
 export * from './findings/finding';
 export * from './findings/all-rules';
 export * from './findings/limits';
+export * from './findings/rule-names';
+export * from './findings/rule-wishes';
+export * from './findings/look-at-books';
+export * from './findings/check';
+export * from './spelling/dictionary';
+export * from './spelling/spelling';
 export * from './findings/finding-notes';
 export * from './findings/findings-between';
 export * from './findings/draft-finding';
@@ -165,6 +171,7 @@ export * from './starting/starting-chart';
 export * from './starting/industries';
 export * from './starting/find-trade';
 export * from './starting/compose';
+export * from './starting/trade-vocabulary';
 export * from './starting/questions';
 export * from './starting/wishes';
 export * from './starting/into-chart';
@@ -183,6 +190,7 @@ export {
   isAskedIn,
   legalFormFor,
   legalFormsIn,
+  dictionaryOf,
   paperOf,
   spelledFor,
   type CountryCode,

@@ -30,6 +30,8 @@ const RIGHTS: Readonly<Record<string, string>> = {
   standing_entry: 'INSERT, DELETE, UPDATE (name, frequency, first_day, last_day, times, content)',
   standing_entry_day: 'INSERT, DELETE',
   finding_note: 'INSERT, DELETE, UPDATE (print, until, reason, author_id, noted_at)',
+  rule_wishes: 'INSERT, UPDATE (version, content, author_id, changed_at)',
+  practice_rule_wishes: 'INSERT, UPDATE (version, content, author_id, changed_at)',
   layout: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
   route_item: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
   line_set_aside: 'INSERT, DELETE',

@@ -46,6 +46,8 @@ const TABLES: readonly (readonly [table: string, by: 'practice' | 'chart' | 'use
   ['route_item', 'practice'],
   ['layout', 'practice'],
   ['finding_note', 'practice'],
+  ['rule_wishes', 'practice'],
+  ['practice_rule_wishes', 'practice'],
   ['line_set_aside', 'practice'],
   ['entry_draft', 'practice'],
   ['period_lock', 'practice'],

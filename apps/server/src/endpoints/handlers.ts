@@ -15,7 +15,9 @@ import { overviewOf } from '../overviews/overview.service';
 import { idIn, numberIn } from '../problems/read-request';
 import { problem } from '../problems/problem';
 import { dropFindingNote, findingNotesOf, noteFinding } from '../findings/findings.service';
+import { keepClientRules, keepPracticeRules, rulesOfClient } from '../findings/rule-wishes.service';
 import { figuresOf } from '../fronts/figures.service';
+import { tidyCheckOf } from '../fronts/tidy-check.service';
 import { findAccounts } from '../fronts/found-accounts.service';
 import { findIndustries } from '../industries/industries.service';
 import {
@@ -201,6 +203,12 @@ export const HANDLERS: Handlers = {
       clientId: clientIn(call),
       noteId: idIn(call.params, 'noteId'),
     }),
+  findingRules: ({ pool }, call) => rulesOfClient(pool, call.viewer, clientIn(call)),
+  keepFindingRules: ({ pool }, call) =>
+    keepClientRules(pool, call.viewer, { clientId: clientIn(call), request: call.body }),
+  keepPracticeRules: ({ pool }, call) => keepPracticeRules(pool, call.viewer, call.body),
+  tidyCheck: ({ pool }, call) =>
+    tidyCheckOf(pool, call.viewer, { clientId: clientIn(call), today: today() }),
   layouts: ({ pool }, call) => layoutsOfClient(pool, call.viewer, clientIn(call)),
   keepLayout: ({ pool }, call) =>
     keepLayout(pool, call.viewer, { ...layoutIn(call), request: call.body }),

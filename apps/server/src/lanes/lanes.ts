@@ -12,6 +12,7 @@ const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   overview: 'quick',
   figures: 'quick',
   findAccounts: 'quick',
+  tidyCheck: 'quick',
   balances: 'quick',
   monthly: 'quick',
   monthlyByValue: 'quick',

@@ -74,6 +74,16 @@ export const WORKSPACE_ROUTES: Routes = [
         loadComponent: () => import('./tidy/pages/report.page').then((m) => m.ReportPage),
       },
       {
+        path: 'tidy/rules',
+        title: 'What is looked for · Iunctus',
+        loadComponent: () => import('./tidy/pages/rules.page').then((m) => m.RulesPage),
+      },
+      {
+        path: 'tidy/months',
+        title: 'Month by month · Iunctus',
+        loadComponent: () => import('./tidy/pages/over-time.page').then((m) => m.OverTimePage),
+      },
+      {
         path: 'statements',
         title: 'Statements · Iunctus',
         loadComponent: () =>

@@ -52,5 +52,6 @@ export const AUSTRALIA: Country = {
   activityReturns: {},
   currency: 'AUD',
   paper: 'a4',
+  dictionary: 'en-au',
   dateOrder: 'dayFirst',
 }; // prettier-ignore

@@ -61,5 +61,6 @@ export const CANADA: Country = {
   activityReturns: { letting: { soleOwner: 't776' }, farming: { soleOwner: 't2042' } },
   currency: 'CAD',
   paper: 'letter',
+  dictionary: 'en-ca',
   dateOrder: 'dayFirst',
 }; // prettier-ignore

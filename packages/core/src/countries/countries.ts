@@ -2,7 +2,7 @@ import type { DateOrder } from '../dates/read-date';
 import { activityOf } from './activity';
 import { AUSTRALIA } from './australia';
 import { CANADA } from './canada';
-import type { Country, Paper, Term } from './country';
+import type { Country, DictionaryCode, Paper, Term } from './country';
 import { IRELAND } from './ireland';
 import { LEGAL_FORMS, type LegalForm } from './legal-form';
 import { NEW_ZEALAND } from './new-zealand';
@@ -44,6 +44,10 @@ export const dateOrderOf = (country: string): DateOrder =>
 /** The paper of a country (ISO 3166-1 alpha-2): Letter in North America, A4 elsewhere. */
 export const paperOf = (country: string): Paper =>
   knownCountry(country)?.paper ?? (ALSO_ON_LETTER.includes(country) ? 'letter' : 'a4');
+
+/** The dictionary of a country; `null` where its spelling is not known. */
+export const dictionaryOf = (country: string): DictionaryCode | null =>
+  knownCountry(country)?.dictionary ?? null;
 
 /** The currency of a known country. */
 export const currencyOf = (country: CountryCode): string => KNOWN[country].currency;

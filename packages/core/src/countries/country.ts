@@ -12,6 +12,10 @@ export interface Term {
 /** The paper on which something is printed. */
 export type Paper = 'letter' | 'a4';
 
+/** The dictionaries by which names are spelled, by the language tag of BCP 47, in small letters. */
+export const DICTIONARY_CODES = ['en', 'en-gb', 'en-ca', 'en-au'] as const;
+export type DictionaryCode = (typeof DICTIONARY_CODES)[number];
+
 /** Everything in which one country differs from the others. */
 export interface Country {
   /** Patterns of the modules' spelling, which is British, and what they are here; applied in turn. */
@@ -34,5 +38,6 @@ export interface Country {
   /** ISO 4217. */
   readonly currency: string;
   readonly paper: Paper;
+  readonly dictionary: DictionaryCode;
   readonly dateOrder: DateOrder;
 }

@@ -31,5 +31,6 @@ export const IRELAND: Country = {
   activityReturns: {},
   currency: 'EUR',
   paper: 'a4',
+  dictionary: 'en-gb',
   dateOrder: 'dayFirst',
 }; // prettier-ignore

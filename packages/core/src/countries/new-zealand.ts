@@ -48,5 +48,6 @@ export const NEW_ZEALAND: Country = {
   activityReturns: {},
   currency: 'NZD',
   paper: 'a4',
+  dictionary: 'en-au',
   dateOrder: 'dayFirst',
 }; // prettier-ignore

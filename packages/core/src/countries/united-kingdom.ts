@@ -47,5 +47,6 @@ export const UNITED_KINGDOM: Country = {
   activityReturns: { letting: { soleOwner: 'sa105' } },
   currency: 'GBP',
   paper: 'a4',
+  dictionary: 'en-gb',
   dateOrder: 'dayFirst',
 }; // prettier-ignore

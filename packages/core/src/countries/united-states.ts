@@ -92,5 +92,6 @@ export const UNITED_STATES: Country = {
   },
   currency: 'USD',
   paper: 'letter',
+  dictionary: 'en',
   dateOrder: 'monthFirst',
 }; // prettier-ignore

@@ -1,7 +1,16 @@
 import type { Chart } from '../chart/chart';
 import { applyAll } from '../operations/apply';
-import type { Finding, FindingCode, FindingOf, FindingRule, Fix, LookedAt } from './finding';
+import type {
+  Finding,
+  FindingCode,
+  FindingOf,
+  FindingRule,
+  Fix,
+  LookedAt,
+  Severity,
+} from './finding';
 import { USUAL_LIMITS } from './limits';
+import { FINDING_CODES } from './rule-names';
 import { assetsNotDepreciated } from './rules/assets-not-depreciated';
 import { catchAlls } from './rules/catch-alls';
 import { contrasApart } from './rules/contras-apart';
@@ -12,6 +21,7 @@ import { kindDoubts } from './rules/kind-doubts';
 import { layoutsMiss } from './rules/layouts-miss';
 import { leftToClear } from './rules/left-to-clear';
 import { tooManyMainLines } from './rules/main-lines';
+import { misspelled } from './rules/misspelled';
 import { misplacedLines } from './rules/misplaced-lines';
 import { nameBlanks, nameCapitals, namesSayNothing, namesShortened } from './rules/names';
 import { numberMisfits } from './rules/number-misfits';
@@ -51,14 +61,12 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   neverUsed,
   longUnused,
   nameSaysNothing: namesSayNothing,
+  misspelled,
   nameBlanks,
   nameCapitals,
   nameShortened: namesShortened,
   noGuidance,
 };
-
-/** The codes of all rules, in the order in which findings of one severity and amount stand. */
-export const FINDING_CODES = Object.keys(RULES) as readonly FindingCode[];
 
 /** A chart to be looked at: by its own plan and the usual limits, without amounts, where nothing else is said. */
 export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => ({
@@ -72,6 +80,8 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
   startsIn: 1,
   routed: new Set(),
   limits: USUAL_LIMITS,
+  severities: {},
+  spelling: null,
   ...more,
 });
 
@@ -79,15 +89,19 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
 const isTaken = (chart: Chart, { says, operations }: Fix): boolean =>
   says.does === 'renumberAll' || (operations.length > 0 && applyAll(chart, operations).ok);
 
-/** What one rule finds, with the fixes that the chart takes. */
+/** What one rule finds, as much as it matters to those who look, with the fixes that the chart takes. */
 export const findingsOf = <C extends FindingCode>(
   code: C,
   lookedAt: LookedAt,
-): readonly FindingOf<C>[] =>
-  RULES[code](lookedAt).map((finding) => ({
+): readonly FindingOf<C>[] => {
+  const wanted: Severity | 'off' | undefined = lookedAt.severities[code];
+  if (wanted === 'off') return [];
+  return RULES[code](lookedAt).map((finding) => ({
     ...finding,
+    severity: wanted ?? finding.severity,
     fixes: finding.fixes.filter((fix) => isTaken(lookedAt.chart, fix)),
   }));
+};
 
 const SEVERITIES = ['wrong', 'doubtful', 'couldBeNeater'] as const;
 

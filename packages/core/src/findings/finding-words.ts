@@ -173,6 +173,10 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     says: `${called(id)} is cut short; “${to}” is not.`,
     why: 'The client reads it on the statement.',
   }),
+  misspelled: ({ accountIds: [id], facts: { word, to } }, { called }) => ({
+    says: `“${word}” in ${called(id)} is in no dictionary; “${to}” is.`,
+    why: 'Whoever looks for it as it is spelled does not find it.',
+  }),
   noGuidance: ({ facts: { count } }) => ({
     says: `${count} accounts do not say what belongs in them.`,
     why: 'A sentence each keeps the next posting from going astray.',

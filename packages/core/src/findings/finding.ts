@@ -11,6 +11,7 @@ import type { Operation } from '../operations/operation';
 import type { NumberPlan, PlanProblem } from '../plan/number-plan';
 import type { Misplaced, ReturnSheet } from '../returns/return-sheet';
 import type { Filer } from '../settings/return-forms';
+import type { Spelling } from '../spelling/spelling';
 import type { OwnLayout } from '../statements/own/own-layout';
 import type { Limits } from './limits';
 
@@ -60,6 +61,7 @@ export interface FindingFacts {
   readonly nameBlanks: { readonly to: string };
   readonly nameCapitals: { readonly to: string };
   readonly nameShortened: { readonly to: string };
+  readonly misspelled: { readonly word: string; readonly to: string };
   readonly nameSaysNothing: object;
   /** So many accounts do not say what belongs in them. */
   readonly noGuidance: { readonly count: number };
@@ -100,6 +102,9 @@ export interface FindingOf<C extends FindingCode> {
 /** Any finding. */
 export type Finding = { readonly [C in FindingCode]: FindingOf<C> }[FindingCode];
 
+/** How much what a rule finds matters to those who have said so, by rule. */
+export type Severities = Readonly<Partial<Record<FindingCode, Severity | 'off'>>>;
+
 /** What rules look at. */
 export interface LookedAt {
   readonly chart: Chart;
@@ -119,6 +124,10 @@ export interface LookedAt {
   /** The accounts to which routes and standing entries post. */
   readonly routed: ReadonlySet<AccountId>;
   readonly limits: Limits;
+  /** What somebody wants a rule to be called, or that it is not looked for. */
+  readonly severities: Severities;
+  /** By what names are spelled; `null` where no dictionary is at hand. */
+  readonly spelling: Spelling | null;
 }
 
 /** One rule: it looks at the chart, and says what it found. Pure, as all of the core. */

@@ -1,6 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, Injector, signal } from '@angular/core';
-import { findingWords, noteOf, type AccountId, type Finding, type Severity } from '@iunctus/core';
-import { today } from '../../shared/dates/today';
+import { findingWords, type AccountId, type Finding, type Severity } from '@iunctus/core';
 import { terms } from '../../shared/words/terms';
 import { FindingsEngine } from '../../workspace/model/findings-engine';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -20,12 +19,8 @@ export class RowFindings {
   private readonly proposed = inject(ProposedChart);
   private readonly engine = signal<FindingsEngine | null>(null);
   private readonly open = computed<readonly Finding[]>(() => {
-    const engine = this.engine();
-    if (engine === null) return [];
-    const notes = new Map((engine.notes.value() ?? []).map((note) => [note.key, note] as const));
-    return (engine.result()?.findings ?? []).filter(
-      (finding) => finding.severity !== 'couldBeNeater' && noteOf(finding, notes, today()) === null,
-    );
+    const found = this.engine()?.sorted().open ?? [];
+    return found.filter(({ severity }) => severity !== 'couldBeNeater');
   });
   /** By the account that each is about; the first is the gravest. */
   readonly byAccount = computed<ReadonlyMap<AccountId, RowFinding>>(() => {

@@ -1,13 +1,22 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
-import type { FiguresAnswer } from '@iunctus/contract';
-import { catchError, distinctUntilChanged, from, map, mergeMap, of, switchMap } from 'rxjs';
+import type { FiguresAnswer, TidyCheckAnswer } from '@iunctus/contract';
+import {
+  catchError,
+  distinctUntilChanged,
+  from,
+  map,
+  mergeMap,
+  of,
+  switchMap,
+  type Observable,
+} from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 
 /** How many clients are asked about at once: the books of each take a while. */
 const AT_ONCE = 3;
 
-/** What each client’s books came to last; those that cannot be had are left out. */
+/** What each client’s books came to last, and how tidy its chart is; what cannot be had is left out. */
 @Injectable()
 export class ClientFigures {
   private readonly api = inject(ApiService);
@@ -15,26 +24,37 @@ export class ClientFigures {
   readonly of = signal<readonly string[]>([], {
     equal: (one, other) => one.join() === other.join(),
   });
-  private readonly read = signal<ReadonlyMap<string, FiguresAnswer>>(new Map());
+  private readonly figures = this.each<FiguresAnswer>((clientId) =>
+    this.api.ask('figures', { clientId }),
+  );
+  private readonly checks = this.each<TidyCheckAnswer>((clientId) =>
+    this.api.ask('tidyCheck', { clientId }),
+  );
 
-  constructor() {
+  /** Asks about each client; what came so far, by its id. */
+  private each<T>(ask: (clientId: string) => Observable<T | null>) {
+    const read = signal<ReadonlyMap<string, T | null>>(new Map());
+    const asked = (id: string): Observable<readonly [string, T | null]> =>
+      ask(id).pipe(
+        catchError(() => of(null)),
+        map((answer) => [id, answer] as const),
+      );
     toObservable(this.of)
       .pipe(
         distinctUntilChanged(),
-        switchMap((ids) => from(ids).pipe(mergeMap((id) => this.ask(id), AT_ONCE))),
+        switchMap((ids) => from(ids).pipe(mergeMap(asked, AT_ONCE))),
         takeUntilDestroyed(),
       )
-      .subscribe(([id, figures]) => this.read.update((read) => new Map(read).set(id, figures)));
-  }
-
-  private ask(clientId: string) {
-    return this.api.ask('figures', { clientId }).pipe(
-      catchError(() => of<FiguresAnswer>(null)),
-      map((figures) => [clientId, figures] as const),
-    );
+      .subscribe(([id, answer]) => read.update((before) => new Map(before).set(id, answer)));
+    return read;
   }
 
   figuresOf(clientId: string): FiguresAnswer {
-    return this.read().get(clientId) ?? null;
+    return this.figures().get(clientId) ?? null;
+  }
+
+  /** How tidy a client’s chart is. */
+  checkOf(clientId: string): TidyCheckAnswer {
+    return this.checks().get(clientId) ?? null;
   }
 }

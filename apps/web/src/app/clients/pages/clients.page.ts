@@ -1,16 +1,19 @@
 import { addressOf } from '../../shared/api/api.service';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type {
   ClientAnswer,
   ClientChange,
   FiguresAnswer,
   NewClientRequest,
+  TidyCheckAnswer,
 } from '@iunctus/contract';
-import { formatAmount, type Minor } from '@iunctus/core';
+import { formatAmount, formatTenths, type Minor } from '@iunctus/core';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { PictureComponent, type PictureSeries } from '../../shared/components/picture.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
+import { counted } from '../../shared/words/counted';
 import { industryWords, legalFormWords } from '../../shared/words/client-words';
 import { longMonth, momentWords, MONTH_NAMES } from '../../shared/words/period-words';
 import { Rights } from '../../session/state/rights';
@@ -22,6 +25,7 @@ import { FindAccountComponent } from '../components/find-account.component';
 import { ClientFigures } from '../model/client-figures';
 
 type Figures = NonNullable<FiguresAnswer>;
+type Check = NonNullable<TidyCheckAnswer>;
 
 /** The practice's front page: every client, and what is pending there. */
 @Component({
@@ -31,6 +35,7 @@ type Figures = NonNullable<FiguresAnswer>;
     ClientFormComponent,
     FindAccountComponent,
     FocusFirstDirective,
+    PictureComponent,
     RouterLink,
     ProblemNoteComponent,
   ],
@@ -40,6 +45,7 @@ type Figures = NonNullable<FiguresAnswer>;
 })
 export class ClientsPage {
   private readonly store = inject(Store);
+  private readonly router = inject(Router);
   protected readonly rights = inject(Rights);
   protected readonly figures = inject(ClientFigures);
   protected readonly all = this.store.selectSignal(clientsFeature.selectClients);
@@ -56,6 +62,20 @@ export class ClientsPage {
       : null;
   });
   protected readonly session = this.store.selectSignal(sessionFeature.selectSession);
+
+  /** The clients whose charts were looked through, the one with most in doubt first. */
+  protected readonly scored = computed(() =>
+    this.clients()
+      .flatMap((client) => {
+        const check = this.figures.checkOf(client.id);
+        return check === null ? [] : [{ client, check }];
+      })
+      .sort((a, b) => a.check.score - b.check.score),
+  );
+  protected readonly scores = computed<readonly PictureSeries[]>(() => [
+    { name: $localize`Without doubt`, amounts: this.scored().map(({ check }) => check.score) },
+  ]);
+  protected readonly scoredNames = computed(() => this.scored().map(({ client }) => client.name));
 
   protected readonly backup = addressOf('backUpPractice', { query: {} });
 
@@ -107,6 +127,23 @@ export class ClientsPage {
   protected moreFigures(client: ClientAnswer, { month, revenue, cash }: Figures): string {
     const amounts = $localize`revenue ${this.amount(client, revenue)}:amount:, cash ${this.amount(client, cash)}:cash:`;
     return $localize`The year to ${longMonth(month)}:month:: ${amounts}:amounts:`;
+  }
+
+  protected score({ score }: Check): string {
+    return `${formatTenths(score, 'sign')} %`;
+  }
+
+  protected toTidy({ doubtful, couldBeNeater }: Check): string {
+    const neater = counted(couldBeNeater, {
+      one: $localize`1 could be neater`,
+      other: $localize`# could be neater`,
+    });
+    return $localize`without doubt; ${doubtful}:doubtful: doubtful, ${neater}:neater:`;
+  }
+
+  protected goToTidy(at: number): void {
+    const id = this.scored()[at]?.client.id;
+    if (id !== undefined) void this.router.navigate(['/clients', id, 'tidy']);
   }
 
   protected adopted({ chart }: ClientAnswer): string {

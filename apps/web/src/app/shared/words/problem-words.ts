@@ -17,6 +17,7 @@ const overtakenWords = (by: Extract<ApiProblem, { code: 'overtaken' }>['by']): s
       return $localize`This draft was changed in another window. Reload to see it.`;
     case 'route':
     case 'layout':
+    case 'rules':
       return $localize`Somebody changed this meanwhile. Look again before you go on.`;
     case 'lock':
       return $localize`Somebody locked or opened the books meanwhile. Look again before you go on.`;

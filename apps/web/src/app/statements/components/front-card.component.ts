@@ -5,7 +5,7 @@ import {
   type PicturePoint,
   type PictureSeries,
   type PictureSort,
-} from './picture.component';
+} from '../../shared/components/picture.component';
 
 /** A picture under its title, what it says in a sentence, and its figures, each of which opens what it is made of. */
 @Component({

@@ -13,7 +13,7 @@ import type { FrontOpening } from '../model/front-opening';
 import { TableEngine } from '../model/table-engine';
 import { FrontCardComponent } from './front-card.component';
 import { KeyFiguresComponent } from './key-figures.component';
-import type { PicturePoint } from './picture.component';
+import type { PicturePoint } from '../../shared/components/picture.component';
 
 /** Balances on the client’s front page: the cash, and the pinned accounts of the balance sheet. */
 @Component({

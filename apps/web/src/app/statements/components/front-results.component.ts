@@ -15,7 +15,7 @@ import type { FrontOpening } from '../model/front-opening';
 import { TableEngine } from '../model/table-engine';
 import { FrontCardComponent } from './front-card.component';
 import { KeyFiguresComponent } from './key-figures.component';
-import type { PicturePoint } from './picture.component';
+import type { PicturePoint } from '../../shared/components/picture.component';
 
 /** The results on the client’s front page: figures at the head, then pictures. */
 @Component({

@@ -42,19 +42,10 @@ export class TidyBoard {
   readonly showsNoted = signal(false);
 
   readonly mayChange = computed(() => this.rights.may('change'));
-  private readonly notes = computed(
-    () => new Map((this.engine.notes.value() ?? []).map((note) => [note.key, note] as const)),
-  );
   private readonly telling = computed(() => ({ chart: this.proposed.chart(), terms: terms() }));
-  private readonly all = computed(() => this.engine.result()?.findings ?? []);
-  private readonly noted = computed(() =>
-    this.all().filter((finding) => noteOf(finding, this.notes(), today()) !== null),
-  );
-  readonly notedCount = computed(() => this.noted().length);
-  readonly open = computed(() =>
-    this.all().filter((finding) => noteOf(finding, this.notes(), today()) === null),
-  );
-  readonly shown = computed(() => (this.showsNoted() ? this.noted() : this.open()));
+  readonly notedCount = computed(() => this.engine.sorted().noted.length);
+  readonly open = computed(() => this.engine.sorted().open);
+  readonly shown = computed(() => this.engine.sorted()[this.showsNoted() ? 'noted' : 'open']);
 
   readonly rows = computed<readonly TidyRow[]>(() => {
     const rows: TidyRow[] = [];
@@ -96,7 +87,7 @@ export class TidyBoard {
   });
   readonly note = computed(() => {
     const finding = this.current();
-    return finding === null ? null : noteOf(finding, this.notes(), today());
+    return finding === null ? null : noteOf(finding, this.engine.noted(), today());
   });
 
   wordsOf(finding: Finding) {
@@ -164,9 +155,26 @@ export class TidyBoard {
     this.engine.notes.again();
   }
 
+  /** The word at the cursor that no dictionary has, so that it can be said to be right; `null` for none. */
+  readonly strangeWord = computed(() => {
+    const finding = this.current();
+    return finding?.code === 'misspelled' ? finding.facts.word : null;
+  });
+
+  /** Says for all clients that the word at the cursor is right. */
+  async learnWord(): Promise<void> {
+    const [word, rules] = [this.strangeWord(), this.engine.rules.value()];
+    if (word === null || rules === null) return;
+    const { version, wishes } = rules.practice;
+    const words = [...new Set([...wishes.words, word.toLowerCase()])];
+    const body = { version, wishes: { ...wishes, words } };
+    await this.doing.run(() => firstValueFrom(this.api.ask('keepPracticeRules', { body })));
+    this.engine.rules.again();
+  }
+
   async bringBack(): Promise<void> {
     const [finding, client] = [this.current(), this.proposed.client()];
-    const note = finding === null ? undefined : this.notes().get(findingKey(finding));
+    const note = finding === null ? undefined : this.engine.noted().get(findingKey(finding));
     if (client === null || note === undefined) return;
     const asked = { clientId: client.id, noteId: note.id };
     await this.doing.run(() => firstValueFrom(this.api.ask('dropFindingNote', asked)));

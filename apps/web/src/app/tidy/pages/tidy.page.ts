@@ -182,6 +182,11 @@ export class TidyPage {
     this.leave();
   }
 
+  protected async learnWord(): Promise<void> {
+    await this.board.learnWord();
+    this.focus();
+  }
+
   protected async bringBack(): Promise<void> {
     await this.board.bringBack();
     this.focus();

@@ -1,10 +1,17 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { sortFindings } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
+import { today } from '../../shared/dates/today';
 import { ClientRoutes } from './client-routes';
 import { workspaceFeature } from '../state/workspace.feature';
-import type { FindingsMessage, FindingsResult, Trial } from '../workers/findings-messages';
+import type {
+  FindingsMessage,
+  FindingsResult,
+  PastChart,
+  Trial,
+} from '../workers/findings-messages';
 import { createFindingsWorker } from '../workers/findings-worker.factory';
 
 /** The worker that looks the chart through, kept up to date with the store; what it found last as a signal. */
@@ -30,6 +37,9 @@ export class FindingsEngine {
   readonly notes = reading(this.ofBooks, ({ clientId }) =>
     this.api.ask('findingNotes', { clientId }),
   );
+  readonly rules = reading(this.ofBooks, ({ clientId }) =>
+    this.api.ask('findingRules', { clientId }),
+  );
   /** The revision since which the chart was tidied, for the report; `null` for none. */
   readonly sinceRevision = signal<number | null>(null);
   /** The chart as it was then. */
@@ -43,6 +53,16 @@ export class FindingsEngine {
   /** The fix whose effect is looked at. */
   readonly trial = signal<Trial | null>(null);
   readonly result = signal<FindingsResult | null>(null);
+  /** The months in which the chart is to be looked at as it was then. */
+  readonly months = signal<readonly PastChart[]>([]);
+  /** Notes by what they are about. */
+  readonly noted = computed(
+    () => new Map((this.notes.value() ?? []).map((note) => [note.key, note] as const)),
+  );
+  /** What is to be seen of what was found, and what was put off or set aside. */
+  readonly sorted = computed(() =>
+    sortFindings(this.result()?.findings ?? [], this.noted(), today()),
+  );
 
   constructor() {
     this.worker.addEventListener('message', ({ data }: MessageEvent<FindingsResult>) =>
@@ -65,6 +85,20 @@ export class FindingsEngine {
       const read = this.layouts.value();
       if (read !== null) this.send({ type: 'layouts', layouts: read.map(({ layout }) => layout) });
     });
+    effect(() => {
+      const read = this.rules.value();
+      if (read === null) return;
+      this.send({
+        type: 'rules',
+        practice: read.practice.wishes,
+        client: read.client.wishes,
+      });
+    });
+    effect(() => {
+      const notes = this.notes.value();
+      if (notes !== null) this.send({ type: 'notes', notes, today: today() });
+    });
+    effect(() => this.send({ type: 'months', months: this.months() }));
     effect(() => {
       this.send({ type: 'routed', routed: [...this.routes.named()] });
     });

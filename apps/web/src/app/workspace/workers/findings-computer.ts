@@ -3,32 +3,48 @@ import {
   allFindings,
   applyAll,
   chartOf,
-  chartUse,
+  checkChart,
   emptyChart,
   findingKey,
-  fiscalYearStart,
   impactOf,
-  lookAt,
+  lookAtBooks,
+  NO_WISHES,
   proposedChart,
-  returnSheet,
   tableBooks,
   tidyScore,
   trackOf,
   type AccountId,
+  type CalendarDate,
   type Chart,
   type Finding,
-  type LookedAt,
+  type FindingNote,
+  type KnownBooks,
   type LookedThrough,
   type MonthlyAmounts,
   type OwnLayout,
   type ProposalStep,
+  type RollUp,
+  type RuleWishes,
+  type Spelling,
   type Track,
 } from '@iunctus/core';
 import { placedJudge } from '@iunctus/core/learned';
-import type { FindingsMessage, FindingsResult, Trial } from './findings-messages';
+import type {
+  FindingsMessage,
+  FindingsResult,
+  PastChart,
+  PastCheck,
+  Trial,
+} from './findings-messages';
 
 /** What was learned of kinds; this worker alone loads it. */
 const JUDGE = placedJudge();
+
+/** What the worker is told by the page, and by itself: a dictionary that it read, and to go on with the next month. */
+type ComputerMessage =
+  | FindingsMessage
+  | { readonly type: 'spelling'; readonly spelling: Spelling | null }
+  | { readonly type: 'nextMonth' };
 
 type Client = Extract<FindingsMessage, { type: 'client' }>;
 
@@ -38,16 +54,60 @@ interface State {
   readonly client: Client | null;
   readonly layouts: readonly OwnLayout[];
   readonly routed: ReadonlySet<AccountId>;
+  readonly rules: { readonly practice: RuleWishes; readonly client: RuleWishes };
+  readonly spelling: Spelling | null;
+  readonly notes: ReadonlyMap<string, FindingNote>;
+  readonly today: CalendarDate;
   readonly trial: Trial | null;
   readonly since: Chart | null;
+  /** The months that are still to be looked at, and what was found in those before. */
+  readonly months: readonly PastChart[];
+  readonly past: readonly PastCheck[];
 }
+
+const FIRST: State = {
+  track: trackOf(emptyChart()),
+  monthly: null,
+  client: null,
+  layouts: [],
+  routed: new Set(),
+  rules: { practice: NO_WISHES, client: NO_WISHES },
+  spelling: null,
+  notes: new Map(),
+  today: '9999-12-31',
+  trial: null,
+  since: null,
+  months: [],
+  past: [],
+};
 
 const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
   const next = advance(track, steps);
   return next.ok ? next.track : track;
 };
 
-const next = (state: State, message: FindingsMessage): State => {
+const booksIn = (state: State): KnownBooks | null => {
+  const { monthly, client, layouts, routed, rules, spelling } = state;
+  if (monthly === null || client === null) return null;
+  const { filer, startsIn } = client;
+  return { filer, startsIn, monthly, layouts, routed, ...rules, spelling, judge: JUDGE };
+};
+
+const pastCheck = (state: State, { month, revision, chart }: PastChart): PastCheck | null => {
+  const books = booksIn(state);
+  if (books === null) return null;
+  const { notes, today, track } = state;
+  const of = chart === null ? proposedChart(track) : chartOf(chart);
+  return { month, revision, check: checkChart(of, { books, notes, today }, month) };
+};
+
+const withNextMonth = (state: State): State => {
+  const [first, ...months] = state.months;
+  const check = first === undefined ? null : pastCheck(state, first);
+  return check === null ? state : { ...state, months, past: [...state.past, check] };
+};
+
+const next = (state: State, message: ComputerMessage): State => {
   switch (message.type) {
     case 'chart':
       return { ...state, track: moved(trackOf(chartOf(message.chart)), message.steps) };
@@ -61,82 +121,94 @@ const next = (state: State, message: FindingsMessage): State => {
       return { ...state, layouts: message.layouts };
     case 'routed':
       return { ...state, routed: new Set(message.routed) };
+    case 'rules':
+      return { ...state, rules: { practice: message.practice, client: message.client } };
+    case 'spelling':
+      return { ...state, spelling: message.spelling };
+    case 'notes':
+      return {
+        ...state,
+        notes: new Map(message.notes.map((note) => [note.key, note] as const)),
+        today: message.today,
+      };
     case 'since':
       return { ...state, since: message.chart === null ? null : chartOf(message.chart) };
     case 'trial':
       return { ...state, trial: message.trial };
+    case 'months':
+      return { ...state, months: message.months, past: [] };
+    case 'nextMonth':
+      return withNextMonth(state);
   }
 };
 
-/** What is looked at: a chart with the books of the fiscal year up to the end of the period. */
-const lookedAt = (state: State, chart: Chart): LookedAt | null => {
-  const { monthly, client, layouts, routed } = state;
-  if (monthly === null || client === null) return null;
-  const { last } = client.period;
-  const { startsIn } = client;
-  const { country } = client.filer;
-  const rollUp = tableBooks(monthly, startsIn).rollUp({
-    first: fiscalYearStart(last, startsIn),
-    last,
-  });
-  const returned = { sheet: returnSheet(chart, rollUp, client.filer), filer: client.filer };
-  const use = chartUse(monthly, last);
-  return lookAt(chart, { use, returned, layouts, country, startsIn, routed, judge: JUDGE });
-};
-
 const lookedThrough = (state: State, chart: Chart): LookedThrough | null => {
-  const looking = lookedAt(state, chart);
-  if (looking === null) return null;
+  const books = booksIn(state);
+  if (books === null || state.client === null) return null;
+  const looking = lookAtBooks(chart, books, state.client.period.last);
   const findings = allFindings(looking);
   return { findings, score: tidyScore(looking, findings) };
 };
 
+const rollUpIn = ({ monthly, client }: State): RollUp | null =>
+  monthly === null || client === null
+    ? null
+    : tableBooks(monthly, client.startsIn).rollUp(client.period);
+
 /** What was found on the chart since which it was tidied, and what moved meanwhile. */
 const lookedSince = (state: State): FindingsResult['since'] => {
-  const { since, monthly, client, track } = state;
-  if (since === null || monthly === null || client === null) return null;
-  const through = lookedThrough(state, since);
-  const rollUp = tableBooks(monthly, client.startsIn).rollUp(client.period);
+  const { since, track } = state;
+  const rollUp = rollUpIn(state);
+  const through = since === null ? null : lookedThrough(state, since);
+  if (since === null || rollUp === null || through === null) return null;
   const impact = impactOf({ chart: since, rollUp }, { chart: proposedChart(track), rollUp });
-  return through === null ? null : { ...through, impact };
+  return { ...through, impact };
 };
 
-const tried = (
-  { track, monthly, client, trial }: State,
-  findings: readonly Finding[],
-): FindingsResult['tried'] => {
+const tried = (state: State, findings: readonly Finding[]): FindingsResult['tried'] => {
+  const { track, trial } = state;
+  const rollUp = rollUpIn(state);
   const finding = findings.find((one) => findingKey(one) === trial?.key);
   const fix = trial === null ? undefined : finding?.fixes[trial.fix];
-  if (trial === null || fix === undefined || monthly === null || client === null) return null;
+  if (trial === null || fix === undefined || rollUp === null) return null;
   const chart = proposedChart(track);
   const outcome = applyAll(chart, fix.operations);
   if (!outcome.ok) return null;
-  const rollUp = tableBooks(monthly, client.startsIn).rollUp(client.period);
   const { sections, totals } = impactOf({ chart, rollUp }, { chart: outcome.chart, rollUp });
   return { trial, impact: { sections, totals } };
 };
 
-/**
- * What the worker does, apart from being a worker: keeps chart, proposal and books, and answers every message with what
- * is found. `null` while something for it is not there yet.
- */
-export const createFindingsComputer = (): ((message: FindingsMessage) => FindingsResult | null) => {
-  let state: State = {
-    track: trackOf(emptyChart()),
-    monthly: null,
-    client: null,
-    layouts: [],
-    routed: new Set(),
-    trial: null,
-    since: null,
-  };
+/** What changes nothing of what is found on the chart as it is proposed. */
+const ASIDE: readonly ComputerMessage['type'][] = [
+  'trial',
+  'since',
+  'notes',
+  'months',
+  'nextMonth',
+];
+
+/** The worker's work, apart from being a worker. */
+export interface FindingsComputer {
+  /** Answers a message with what is found; `null` while something for it is not there yet. */
+  tell(message: ComputerMessage): FindingsResult | null;
+  /** Whether months that were asked for are still to be looked at, and can be. */
+  isBehind(): boolean;
+}
+
+/** Keeps chart, proposal and books, and answers every message with what is found. */
+export const createFindingsComputer = (): FindingsComputer => {
+  let state = FIRST;
   let found: LookedThrough | null = null;
   let since: FindingsResult['since'] = null;
-  return (message) => {
-    state = next(state, message);
-    if (message.type !== 'trial' && message.type !== 'since')
-      found = lookedThrough(state, proposedChart(state.track));
-    if (message.type !== 'trial') since = lookedSince(state);
-    return found === null ? null : { ...found, since, tried: tried(state, found.findings) };
+  return {
+    isBehind: () => state.months.length > 0 && booksIn(state) !== null,
+    tell(message) {
+      state = next(state, message);
+      const isAside = ASIDE.includes(message.type);
+      if (!isAside) found = lookedThrough(state, proposedChart(state.track));
+      if (!isAside || message.type === 'since') since = lookedSince(state);
+      if (found === null) return null;
+      return { ...found, since, tried: tried(state, found.findings), past: state.past };
+    },
   };
 };

@@ -1,10 +1,37 @@
 /// <reference lib="webworker" />
 import { createFindingsComputer } from './findings-computer';
 import type { FindingsMessage } from './findings-messages';
+import { readSpelling } from './read-spelling';
 
-const compute = createFindingsComputer();
+const computer = createFindingsComputer();
+let country: string | null = null;
+
+const tell = (message: Parameters<typeof computer.tell>[0]): void => {
+  const result = computer.tell(message);
+  if (result !== null) postMessage(result);
+};
+
+/** Looks one month after the other through, so that what the page says meanwhile is heard in between. */
+const goOn = (): void => {
+  if (!computer.isBehind()) return;
+  tell({ type: 'nextMonth' });
+  setTimeout(goOn);
+};
+
+const spellAs = async (of: string): Promise<void> => {
+  country = of;
+  try {
+    const spelling = await readSpelling(of);
+    if (country === of) tell({ type: 'spelling', spelling });
+  } catch {
+    // Without a dictionary all else is found as before; the next time that the client is told, it is asked for anew.
+    country = null;
+  }
+};
 
 addEventListener('message', ({ data }: MessageEvent<FindingsMessage>) => {
-  const result = compute(data);
-  if (result !== null) postMessage(result);
+  const wasBehind = computer.isBehind();
+  tell(data);
+  if (data.type === 'client' && data.filer.country !== country) void spellAs(data.filer.country);
+  if (!wasBehind) goOn();
 });

@@ -11,16 +11,21 @@ import {
   output,
   viewChild,
 } from '@angular/core';
-import { formatAmount, minorDigits, type Minor } from '@iunctus/core';
+import { formatAmount, formatTenths, minorDigits, type Minor } from '@iunctus/core';
 import type ApexCharts from 'apexcharts';
 import type { ApexOptions } from 'apexcharts';
-import { ThemeService } from '../../shared/theme/theme.service';
+import { ThemeService } from '../theme/theme.service';
 
-/** Amounts of one thing in a picture. */
+/** Amounts of one thing in a picture, or what else is counted. */
 export interface PictureSeries {
   readonly name: string;
+  /** A colour of the theme that means something; by its order where none is said. */
+  readonly colour?: string;
   readonly amounts: readonly Minor[];
 }
+
+/** What is drawn: money in minor units, tenths of a per cent, or a count. */
+export type PictureUnit = 'money' | 'tenths' | 'count';
 
 /** A point of a picture that was chosen: which series, and which of its amounts. */
 export interface PicturePoint {
@@ -56,6 +61,8 @@ const inTwoLines = (label: string, at: number): string[] => {
 
 const HEIGHT = 220;
 const LYING_ROW = 44;
+/** Room for the years below the months, in pixels. */
+const YEARS = 14;
 
 /** Amounts as a picture; a point opens what it is made of. Its figures stand beside it for those who do not see it. */
 @Component({
@@ -77,7 +84,9 @@ export class PictureComponent {
   readonly sort = input.required<PictureSort>();
   readonly series = input.required<readonly PictureSeries[]>();
   readonly labels = input.required<readonly string[]>();
-  readonly currency = input.required<string>();
+  /** Of money. */
+  readonly currency = input('USD');
+  readonly unit = input<PictureUnit>('money');
   readonly chosen = output<PicturePoint>();
   private chart: ApexCharts | null = null;
 
@@ -104,7 +113,7 @@ export class PictureComponent {
         },
       },
       theme: { mode: dark ? 'dark' : 'light' },
-      colors: COLOURS.map((name) => this.colour(name)),
+      colors: COLOURS.map((name, at) => this.colour(this.series()[at]?.colour ?? name)),
       series: this.series().map(({ name, amounts }) => ({
         name,
         data: amounts.map((amount) => this.major(amount)),
@@ -121,7 +130,11 @@ export class PictureComponent {
       stroke: sort === 'lines' ? { width: 2.5, curve: 'straight' } : { width: 0 },
       markers: { size: sort === 'lines' ? 4 : 0 },
       dataLabels: { enabled: false },
-      grid: { borderColor: this.colour('--rule-soft') },
+      grid: {
+        borderColor: this.colour('--rule-soft'),
+        // Without a legend below, years below the months would be cut off.
+        padding: { bottom: this.series().length > 1 ? 0 : YEARS },
+      },
       legend: { position: 'bottom', show: this.series().length > 1 },
       tooltip: { y: { formatter: (value) => this.long(value) } },
     };
@@ -150,17 +163,23 @@ export class PictureComponent {
     return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
   }
 
+  private readonly digits = computed(
+    () => ({ money: minorDigits(this.currency()), tenths: 1, count: 0 })[this.unit()],
+  );
+
   private major(amount: Minor): number {
-    return amount / 10 ** minorDigits(this.currency());
+    return amount / 10 ** this.digits();
   }
 
   private short(value: number): string {
-    return new Intl.NumberFormat('en', { notation: 'compact' }).format(value);
+    const written = new Intl.NumberFormat('en', { notation: 'compact' }).format(value);
+    return this.unit() === 'tenths' ? `${written} %` : written;
   }
 
   private long(value: number): string {
-    const currency = this.currency();
-    const amount = Math.round(value * 10 ** minorDigits(currency));
-    return formatAmount(amount, { currency, zero: '–' });
+    const amount = Math.round(value * 10 ** this.digits());
+    if (this.unit() === 'count') return String(amount);
+    if (this.unit() === 'tenths') return `${formatTenths(amount, 'sign')} %`;
+    return formatAmount(amount, { currency: this.currency(), zero: '–' });
   }
 }

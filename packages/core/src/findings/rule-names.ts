@@ -1,0 +1,36 @@
+import type { FindingCode } from './finding';
+
+/** What each rule looks for: a row each, in the order in which findings of one severity and amount stand. */
+export const RULE_NAMES: Readonly<Record<FindingCode, string>> = {
+  kindDoubt: 'Kinds that the name, the place or the number contradict',
+  unusualBalance: 'Balances on the unusual side',
+  leftToClear: 'Clearing accounts that do not come to nothing',
+  misplacedLine: 'Accounts on no line of the return, or on a wrong one',
+  layoutMisses: 'Layouts that miss accounts, or have some twice',
+  retiredInRoute: 'Retired accounts to which something still leads',
+  retainedByHand: 'Retained earnings posted to by hand',
+  contraApart: 'Contra accounts apart from what they are taken from',
+  assetsNotDepreciated: 'Equipment without its accumulated depreciation',
+  postedParent: 'Postings to an account that has sub-accounts',
+  duplicate: 'Accounts that say the same as another',
+  catchAll: '“Miscellaneous” and the like that take too much',
+  repeatedBelow: 'The same sub-accounts below several accounts',
+  tinyAccounts: 'Many costs that take next to nothing each',
+  tooManyMainLines: 'More main lines than fit a page',
+  tooDeep: 'Accounts too deep to be read',
+  onlyChild: 'Headings over one account alone',
+  emptyHeading: 'Headings over nothing',
+  planProblem: 'Number plans that contradict themselves',
+  numberMisfit: 'Numbers that do not fit the plan',
+  neverUsed: 'Accounts to which nothing was ever posted',
+  longUnused: 'Accounts that are no longer used',
+  nameSaysNothing: 'Names that say nothing',
+  misspelled: 'Words that are spelled wrong',
+  nameBlanks: 'Blanks too many in a name',
+  nameCapitals: 'Names in capitals, or without any',
+  nameShortened: 'Words that are cut short',
+  noGuidance: 'Accounts that do not say what belongs in them',
+};
+
+/** The codes of all rules, in that order. */
+export const FINDING_CODES = Object.keys(RULE_NAMES) as readonly FindingCode[];
