@@ -29,6 +29,29 @@ const SPENDING = [
   ['6500', 58, 0.7], ['6501', 41, 0.8], ['6502', 23, 0.8],
 ] as const; // prettier-ignore
 
+/** What is said of a cost, month by month in turn; “Paid” where nothing is. */
+const SAID: Readonly<Record<string, readonly string[]>> = {
+  '5000': ['Harrow Pottery Supplies, stoneware'],
+  '5001': ['Harrow Pottery Supplies, porcelain'],
+  '5002': ['Glaze materials'],
+  '5031': ['Parcels posted'],
+  '5100': ['Saturday market'],
+  '6001': ['Tern Street Estates, rent'],
+  '6010': ['Harbour Light and Power'],
+  '6020': ['Studio insurance, instalment'],
+  '6050': ['Phone'],
+  '6051': ['Internet'],
+  '6080': ['Evening class, teacher'],
+  '6500': ['Kiln repair', 'Kiln repair', 'Van hire for the fair'],
+  '6501': ['Advert in the fair guide', 'Paid'],
+  '6502': ['Tea and milk'],
+};
+
+const saidOf = (account: string, month: string): string => {
+  const said = SAID[account] ?? ['Paid'];
+  return said[Number(month.slice(5)) % said.length] ?? 'Paid';
+};
+
 const entry = (date: string, comment: string, lines: DemoEntry['lines']): DemoEntry => ({
   date,
   source: 'bank',
@@ -43,7 +66,7 @@ const monthOf = (month: string): DemoEntry[] => {
   });
   const costs = SPENDING.map(([account, dollars, spread]) => {
     const cents = around(random, dollars, spread);
-    return entry(`${month}-22`, 'Paid', [[account, cents], ['1000', -cents]]);
+    return entry(`${month}-22`, saidOf(account, month), [[account, cents], ['1000', -cents]]);
   });
   const repair = month.endsWith('03') || month.endsWith('08') ? around(random, 640, 0.2) : 0;
   const interest = around(random, 23, 0.05);

@@ -13,6 +13,7 @@ import {
   type ImportPlan,
   type ListFinding,
   type SourceRow,
+  type Spelling,
   type TermsOf,
 } from '@iunctus/core';
 import { placedJudge } from '@iunctus/core/learned';
@@ -59,7 +60,11 @@ const chartOfPlan = (plan: ImportPlan): Chart => {
  */
 export const checkList = (
   rows: readonly SourceRow[],
-  { terms: of, today }: { readonly terms: TermsOf; readonly today: string },
+  {
+    terms: of,
+    today,
+    spelling,
+  }: { readonly terms: TermsOf; readonly today: string; readonly spelling: Spelling | null },
 ): CheckedList => {
   const joined = joinStaggered(rows);
   const plan = planImport(emptyChart(), {
@@ -79,7 +84,7 @@ export const checkList = (
   const chart = chartOfPlan(plan);
   const telling = { chart, terms: termsFor(of) };
   const lines = linesByAccount(plan);
-  const found = allFindings(lookAt(chart, { country: of.country, judge: placedJudge() }));
+  const found = allFindings(lookAt(chart, { country: of.country, judge: placedJudge(), spelling }));
   return {
     accounts: lines.size,
     left: leftIn(plan),

@@ -2,7 +2,9 @@ import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { COUNTRIES, LEGAL_FORMS, SEVERITY_NAMES } from '@iunctus/core';
 import { readFile as readSheets, type Sheet } from '@iunctus/exchange/reading';
+import { readSpelling } from '@iunctus/exchange/dictionaries';
 import { checkList } from './check-list';
+import { fileProblemWords } from './file-problem-words';
 import { printed } from './printed';
 
 const USAGE = `bin/check-chart FILE [--json] [--country US] [--form soleOwner] [--sheet NUMBER]
@@ -44,7 +46,7 @@ const bytesOf = async (file: string): Promise<Uint8Array> => {
 
 const sheetOf = async (file: string, number: string): Promise<Sheet> => {
   const reading = await readSheets(await bytesOf(file));
-  if (!reading.ok) return stop(`${file}: it cannot be read (${JSON.stringify(reading.problem)}).`);
+  if (!reading.ok) return stop(`${file}: it cannot be read: ${fileProblemWords(reading.problem)}.`);
   const { sheets } = reading.file;
   return sheets[Number(number) - 1] ?? stop(`--sheet: it has ${sheets.length} sheets.`);
 };
@@ -64,7 +66,8 @@ const legalForm =
   stop(`--form: one of ${LEGAL_FORMS.join(', ')}.`);
 const sheet = await sheetOf(file, values.sheet);
 const today = new Date().toISOString().slice(0, 10);
-const list = checkList(sheet.rows, { terms: { country, legalForm }, today });
+const spelling = await readSpelling(country);
+const list = checkList(sheet.rows, { terms: { country, legalForm }, today, spelling });
 const text = values.json ? JSON.stringify({ file, ...list }, null, 2) : printed(file, list);
 process.stdout.write(`${text}\n`);
 process.exitCode = list.findings.some(({ severity }) => severity === 'wrong') ? 1 : 0;

@@ -34,6 +34,16 @@ describe('checking a chart in a file', () => {
     expect(stdout).toContain('→ Call it “Rent of studio”');
   });
 
+  it('spells by the dictionary of the country', () => {
+    const labour = 'Number,Name,Type\n5000,Labour,Expense\n5100,Insurrance,Expense';
+    expect(check(labour, '--country', 'US').stdout).toContain('→ Call it “Labor”');
+    const there = check(labour, '--country', 'GB').stdout;
+    expect(there).not.toContain('Labor”');
+    expect(there).toContain(
+      '“Insurrance” in “5100 Insurrance” is in no dictionary; “Insurance” is.',
+    );
+  });
+
   it('gives the same as JSON for other programs', () => {
     const list = JSON.parse(check(LIST, '--json').stdout) as CheckedList;
     const rules = list.findings.map(({ rule }) => rule);
@@ -67,6 +77,9 @@ describe('checking a chart in a file', () => {
   it('says that a file is not there, and that one cannot be read', () => {
     const { status, stderr } = spawnSync(COMMAND, [join(folder, 'no.csv')], { encoding: 'utf8' });
     expect([status, stderr]).toEqual([2, expect.stringContaining('no such file')]);
-    expect(check('')).toMatchObject({ status: 2, stderr: expect.stringContaining('empty') });
+    expect(check('')).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('there is nothing in it'),
+    });
   });
 });

@@ -4,9 +4,9 @@ CREATE TABLE practice_rule_wishes (
   practice_id uuid PRIMARY KEY REFERENCES practice (id),
   version     integer NOT NULL CHECK (version > 0),
   content     jsonb NOT NULL CHECK (
-    jsonb_typeof(content -> 'severities') = 'object'
-    AND jsonb_typeof(content -> 'limits') = 'object'
-    AND jsonb_typeof(content -> 'words') = 'array'
+    jsonb_typeof(content -> 'severities') IS NOT DISTINCT FROM 'object'
+    AND jsonb_typeof(content -> 'limits') IS NOT DISTINCT FROM 'object'
+    AND jsonb_typeof(content -> 'words') IS NOT DISTINCT FROM 'array'
   ),
   author_id   uuid NOT NULL,
   changed_at  timestamptz NOT NULL DEFAULT now(),
@@ -17,9 +17,9 @@ CREATE TABLE rule_wishes (
   chart_id    uuid PRIMARY KEY,
   version     integer NOT NULL CHECK (version > 0),
   content     jsonb NOT NULL CHECK (
-    jsonb_typeof(content -> 'severities') = 'object'
-    AND jsonb_typeof(content -> 'limits') = 'object'
-    AND jsonb_typeof(content -> 'words') = 'array'
+    jsonb_typeof(content -> 'severities') IS NOT DISTINCT FROM 'object'
+    AND jsonb_typeof(content -> 'limits') IS NOT DISTINCT FROM 'object'
+    AND jsonb_typeof(content -> 'words') IS NOT DISTINCT FROM 'array'
   ),
   author_id   uuid NOT NULL,
   changed_at  timestamptz NOT NULL DEFAULT now(),

@@ -93,7 +93,7 @@ export class SchemaArbitraries {
     if (asked?.includes('is no month')) return fc.constantFrom('2026-07', '2026-10', '2026-09');
     const pattern = requirementOf(node, 'regex');
     if (pattern instanceof RegExp)
-      return fc.constantFrom(...['US', 'GB', 'USD', 'JPY', '1.25', '0', 'r1', '2026', 'A'.repeat(43), 'value/00000000-0000-4000-8000-000000000001'].filter((text) => pattern.test(text)));
+      return fc.constantFrom(...['US', 'GB', 'USD', 'JPY', '1.25', '0', 'r1', '2026', 'bisque', 'A'.repeat(43), 'value/00000000-0000-4000-8000-000000000001'].filter((text) => pattern.test(text)));
     const longest = Math.min(Number(requirementOf(node, 'max_length') ?? 20), 30);
     const least = Number(requirementOf(node, 'min_length') ?? 0);
     return fc.oneof(

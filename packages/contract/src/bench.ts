@@ -156,6 +156,20 @@ export const PostingsAnswer = v.strictObject({
 });
 export type PostingsAnswer = v.InferOutput<typeof PostingsAnswer>;
 
+/** What was said of the postings of each account in the last year of the books, most of amounts first. */
+export const PostedWordsAnswer = v.strictObject({
+  /** The newest entry, so that a choice by these words means the same postings for good. */
+  upTo: v.number(),
+  accounts: v.array(
+    v.strictObject({
+      id: Id,
+      /** In small letters, without digits and marks; how often, and what it comes to, debit-positive. */
+      said: v.array(v.strictObject({ words: v.string(), count: v.number(), amount: v.number() })),
+    }),
+  ),
+});
+export type PostedWordsAnswer = v.InferOutput<typeof PostedWordsAnswer>;
+
 const steps = v.pipe(v.array(ProposalStepSchema), v.maxLength(OPERATIONS_LIMIT));
 
 /** Keeps a proposal: its first `keeps` steps as they are kept under `version`, then `steps`. */

@@ -106,6 +106,7 @@ export const ENDPOINTS = {
   locks: { method: 'get', path: `${CLIENT}/locks`, summary: 'Through which day the books are locked, and by whom', may: 'readAll', answer: ledger.LocksAnswer },
   lock: { method: 'post', path: `${CLIENT}/locks`, summary: 'Lock the books through a day, or open them again', may: 'lockBooks', request: ledger.LockRequest, answer: ledger.LocksAnswer },
   postOpening: { method: 'post', path: `${CLIENT}/openings`, summary: 'Bring accounts to their opening balances', may: 'post', request: ledger.PostOpeningRequest, most: 8 * MB, answer: ledger.OpeningPosted },
+  postedWords: { method: 'get', path: `${CLIENT}/posted-words`, summary: 'What was said of the postings of each account', may: 'readAll', answer: bench.PostedWordsAnswer },
   findingNotes: { method: 'get', path: `${CLIENT}/finding-notes`, summary: 'Findings that were put off or set aside', may: 'readAll', answer: FindingNotesAnswer },
   noteFinding: { method: 'put', path: `${CLIENT}/finding-notes`, summary: 'Put a finding off, or set it aside', may: 'change', request: FindingNoteSchema, most: 4 * KB },
   dropFindingNote: { method: 'delete', path: `${CLIENT}/finding-notes/:noteId`, summary: 'Bring a finding back', may: 'change' },

@@ -2,6 +2,7 @@ import type { EndpointName } from '@iunctus/contract';
 import type { Viewer } from '../access/viewer';
 import { balancesOf } from '../balances/balances.service';
 import { monthlyByValueOf, monthlyOf } from '../balances/monthly.service';
+import { postedWordsOf } from '../balances/posted-words.service';
 import {
   addClient,
   changeClient,
@@ -195,6 +196,7 @@ export const HANDLERS: Handlers = {
   lock: ({ pool }, call) => lockBooks(pool, call.viewer, { ...booksIn(call), request: call.body }),
   postOpening: ({ pool }, call) =>
     postOpeningOf(pool, call.viewer, { clientId: clientIn(call), opening: call.body }),
+  postedWords: ({ pool }, call) => postedWordsOf(pool, call.viewer, clientIn(call)),
   findingNotes: ({ pool }, call) => findingNotesOf(pool, call.viewer, clientIn(call)),
   noteFinding: ({ pool }, call) =>
     noteFinding(pool, call.viewer, { clientId: clientIn(call), note: call.body }),

@@ -12,6 +12,7 @@ import {
   periodOfColumn,
   SHEET_CODES,
   tableBooks,
+  withMergedValues,
   termsFor,
   type ColumnContext,
   type ColumnSpec,
@@ -103,7 +104,10 @@ const fileOf = async (
   const monthly = await monthlyOf(pool, viewer, { clientId: client.id, today });
   const rows = [...monthly.amounts, ...monthly.splits];
   const byValue = await byValueOf(taken, dimensionsNeeded(specs, dimensions), today);
-  const books = tableBooks({ first: monthly.first, rows }, client.fiscalYearStart, { byValue });
+  const amounts = { first: monthly.first, rows };
+  const books = tableBooks(amounts, client.fiscalYearStart, {
+    byValue: withMergedValues(chart, amounts, byValue),
+  });
   const depth = depthOfCode(query.depth ?? (layout === undefined ? 'all' : '1'));
   const options = { depth, zeroLines: zero === 'yes', open: openIn(query) };
   const own = layout === undefined ? {} : { layout };

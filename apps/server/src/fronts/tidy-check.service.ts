@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { TidyCheckAnswer } from '@iunctus/contract';
 import {
   accountsIn,
@@ -14,6 +15,7 @@ import { readSpelling } from '@iunctus/exchange/dictionaries';
 import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { monthlyOf } from '../balances/monthly.service';
+import { postedWordsOf } from '../balances/posted-words.service';
 import { benchOf } from '../benches/benches.service';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
@@ -68,8 +70,10 @@ const booksOf = async (
     routed: await routedOf(pool, viewer, clientId),
     practice: practice.wishes,
     client: own.wishes,
+    posted: await postedWordsOf(pool, viewer, clientId),
     spelling: await spellingIn(client.country),
     judge: placedJudge(),
+    newId: randomUUID,
   };
 };
 

@@ -13,6 +13,7 @@ const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   figures: 'quick',
   findAccounts: 'quick',
   tidyCheck: 'quick',
+  postedWords: 'quick',
   balances: 'quick',
   monthly: 'quick',
   monthlyByValue: 'quick',

@@ -31,6 +31,8 @@ import { postedParents } from './rules/posted-parents';
 import { repeatedBelow } from './rules/repeated-below';
 import { retainedByHand } from './rules/retained-by-hand';
 import { retiredInRoutes } from './rules/retired-in-routes';
+import { sameLines } from './rules/same-lines';
+import { sortsApart } from './rules/sorts-apart';
 import { tinyAccounts } from './rules/tiny-accounts';
 import { tooDeep } from './rules/too-deep';
 import { unusualBalances } from './rules/unusual-balances';
@@ -49,7 +51,9 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   assetsNotDepreciated,
   postedParent: postedParents,
   duplicate: duplicates,
+  sameLines,
   catchAll: catchAlls,
+  sortApart: sortsApart,
   repeatedBelow,
   tinyAccounts,
   tooManyMainLines,
@@ -68,12 +72,19 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   noGuidance,
 };
 
+/** Ids that are told apart from one another, and from those of no chart: whoever applies fixes brings better ones. */
+const counted = (): (() => string) => {
+  let count = 0;
+  return () => `new-${(count += 1)}`;
+};
+
 /** A chart to be looked at: by its own plan and the usual limits, without amounts, where nothing else is said. */
 export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => ({
   chart,
   plan: chart.settings.plan,
   returned: null,
   use: null,
+  posted: null,
   judge: null,
   layouts: [],
   country: 'US',
@@ -82,6 +93,7 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
   limits: USUAL_LIMITS,
   severities: {},
   spelling: null,
+  newId: counted(),
   ...more,
 });
 

@@ -4,20 +4,39 @@ import type { Finding } from './finding';
 /** So many accounts are named in a key; of more there is one key for each count. */
 const NAMED = 6;
 
-/** What a finding is known by: its rule and its accounts. */
-export const findingKey = ({ code, accountIds }: Pick<Finding, 'code' | 'accountIds'>): string => {
-  const ids = [...accountIds].sort();
-  const more = ids.length > NAMED ? ` +${ids.length - NAMED}` : '';
-  return `${code} ${ids.slice(0, NAMED).join(' ')}${more}`;
+/** So many letters of the words that a finding is about are in its key. */
+const WORDS = 60;
+
+/** The words that a finding is about, where there may be several of one rule about one account; empty for none. */
+const wordsOf = (finding: Finding): string => {
+  switch (finding.code) {
+    case 'sortApart':
+      return ` ${finding.facts.words.slice(0, WORDS)}`;
+    case 'misspelled':
+      return ` ${finding.facts.word.slice(0, WORDS)}`;
+    default:
+      return '';
+  }
 };
 
+/** What a finding is known by: its rule, its accounts, and the words that it is about. */
+export const findingKey = (finding: Finding): string => {
+  const ids = [...finding.accountIds].sort();
+  const more = ids.length > NAMED ? ` +${ids.length - NAMED}` : '';
+  return `${finding.code} ${ids.slice(0, NAMED).join(' ')}${more}${wordsOf(finding)}`;
+};
+
+/** What is told beside a finding, and changes with every posting. */
+const BESIDE = 'holds';
+
 /** Numbers change every month; what counts is that one has doubled. */
-const coarse = (value: unknown): unknown =>
-  typeof value === 'number' ? Math.round(Math.log2(Math.abs(value) + 1)) : value;
+const coarse = (key: string, value: unknown): unknown => {
+  if (key === BESIDE) return undefined;
+  return typeof value === 'number' ? Math.round(Math.log2(Math.abs(value) + 1)) : value;
+};
 
 /** What was found, so far as a change of it is worth another look. */
-export const findingPrint = ({ facts }: Finding): string =>
-  JSON.stringify(facts, (_key, value: unknown) => coarse(value));
+export const findingPrint = ({ facts }: Finding): string => JSON.stringify(facts, coarse);
 
 /** That a finding was put off until a day, or set aside for good, with a reason. */
 export interface FindingNote {

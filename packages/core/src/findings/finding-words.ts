@@ -61,6 +61,8 @@ const saidWith = ({ chart, terms = STANDARD_TERMS }: Telling): Said => {
 const months = (count: number): string => (count === 1 ? 'a month' : `${count} months`);
 const perCent = (tenths: number): string => `${formatTenths(tenths, 'sign')} %`;
 
+const quoted = (texts: readonly string[]): string => texts.map((text) => `“${text}”`).join(', ');
+
 type Words<C extends FindingCode> = (finding: FindingOf<C>, said: Said) => FindingWords;
 
 /** What each rule says: a row each. */
@@ -105,9 +107,20 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     says: `${called(id)} says the same as ${called(of)}.`,
     why: 'One thing stands on two lines, and neither shows all of it.',
   }),
-  catchAll: ({ accountIds: [id], facts: { part, before } }, { called }) => ({
+  catchAll: ({ accountIds: [id], facts: { part, before, holds } }, { called }) => ({
     says: `${called(id)} takes ${perCent(part)} of all costs${before > 0 && part > before ? `, and grows: ${perCent(before)} the year before` : ''}.`,
-    why: 'Nobody sees from the statement what it was spent on.',
+    why: `Nobody sees from the statement what it was spent on${holds.length > 0 ? `: ${quoted(holds)}` : ''}.`,
+  }),
+  sortApart: ({ accountIds: [id], facts: { words, count, into } }, { called }) => ({
+    says:
+      into === null
+        ? `${count} postings in ${called(id)} are “${words}”.`
+        : `${count} postings in ${called(id)} are “${words}”, which ${called(into)} is for.`,
+    why: 'On a line of its own, or on its own line, it is seen what it costs.',
+  }),
+  sameLines: ({ accountIds: [id], facts: { of, words } }, { called }) => ({
+    says: `“${words}” is posted now to ${called(id)} and now to ${called(of)}, of the same amounts.`,
+    why: 'One thing stands on two lines, and neither shows all of it.',
   }),
   tooManyMainLines: ({ facts: { section, count } }, { terms }) => ({
     says: `${terms.sections[section]} has ${count} main lines.`,
@@ -199,6 +212,12 @@ export const fixWords = ({ says }: Fix, telling: Telling): string => {
       return says.count === 1
         ? 'Put its sub-account beside it'
         : `Put its ${says.count} sub-accounts beside it`;
+    case 'dimension':
+      return `Tell them apart by a dimension: ${says.before} accounts become ${says.after}, and every total stays`;
+    case 'splitInto':
+      return `Let what is “${says.words}” count with ${called(says.into)}; the entries stay as they are`;
+    case 'splitOff':
+      return `Give it an account of its own, “${says.name}”; the entries stay as they are`;
     case 'giveKind':
       return `Give it the kind “${terms.kinds[says.kind]}”; its history moves, in every year`;
     case 'rename':

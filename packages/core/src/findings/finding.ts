@@ -10,6 +10,7 @@ import type { WhyChanged } from '../numbering/crosswalk';
 import type { Operation } from '../operations/operation';
 import type { NumberPlan, PlanProblem } from '../plan/number-plan';
 import type { Misplaced, ReturnSheet } from '../returns/return-sheet';
+import type { PostedWords } from '../postings/posted-words';
 import type { Filer } from '../settings/return-forms';
 import type { Spelling } from '../spelling/spelling';
 import type { OwnLayout } from '../statements/own/own-layout';
@@ -50,6 +51,14 @@ export interface FindingFacts {
     readonly before: number;
     readonly after: number;
   };
+  /** So many postings of which these words were said are of a sort of their own; the account that is for it, if any. */
+  readonly sortApart: {
+    readonly words: string;
+    readonly count: number;
+    readonly into: AccountId | null;
+  };
+  /** The same is posted to the second, of the same amounts, under these words. */
+  readonly sameLines: { readonly of: AccountId; readonly words: string };
   readonly retiredInRoute: object;
   /** Posted to in the middle of a year, first in this month. */
   readonly retainedByHand: { readonly month: Month; readonly count: number };
@@ -57,7 +66,12 @@ export interface FindingFacts {
   /** Not used for so many months, and at zero. */
   readonly longUnused: { readonly months: number };
   /** What part of all costs it takes, in tenths of a per cent, and the year before. */
-  readonly catchAll: { readonly part: number; readonly before: number };
+  readonly catchAll: {
+    readonly part: number;
+    readonly before: number;
+    /** What most of it was said to be. */
+    readonly holds: readonly string[];
+  };
   readonly nameBlanks: { readonly to: string };
   readonly nameCapitals: { readonly to: string };
   readonly nameShortened: { readonly to: string };
@@ -74,7 +88,10 @@ export type FixDoes =
   | { readonly does: 'merge'; readonly id: AccountId; readonly into: AccountId }
   | { readonly does: 'mergeAll'; readonly into: AccountId; readonly count: number }
   | { readonly does: 'moveOut'; readonly count: number }
+  | { readonly does: 'dimension'; readonly before: number; readonly after: number }
   | { readonly does: 'giveKind'; readonly kind: KindCode }
+  | { readonly does: 'splitInto'; readonly words: string; readonly into: AccountId }
+  | { readonly does: 'splitOff'; readonly words: string; readonly name: string }
   | { readonly does: 'rename'; readonly to: string }
   | { readonly does: 'renumber'; readonly to: string }
   | { readonly does: 'moveUnder'; readonly parentId: AccountId | null }
@@ -114,6 +131,8 @@ export interface LookedAt {
   readonly returned: { readonly sheet: ReturnSheet; readonly filer: Filer } | null;
   /** How accounts were used; `null` where no amounts are at hand. */
   readonly use: ChartUse | null;
+  /** What was said of postings; `null` where it is not at hand. */
+  readonly posted: PostedWords | null;
   /** What was learned of kinds; `null` where it is not at hand: it is large, and loaded only where it is needed. */
   readonly judge: PlacedJudge | null;
   readonly layouts: readonly OwnLayout[];
@@ -128,6 +147,8 @@ export interface LookedAt {
   readonly severities: Severities;
   /** By what names are spelled; `null` where no dictionary is at hand. */
   readonly spelling: Spelling | null;
+  /** Makes the identity of something that a fix adds. */
+  newId(): string;
 }
 
 /** One rule: it looks at the chart, and says what it found. Pure, as all of the core. */

@@ -5,6 +5,7 @@ import { chartUse } from '../ledger/chart-use';
 import type { MonthlyAmounts } from '../ledger/monthly';
 import type { PlacedJudge } from '../matching/learned/judge-placed';
 import { returnSheet } from '../returns/return-sheet';
+import type { PostedWords } from '../postings/posted-words';
 import type { Filer } from '../settings/return-forms';
 import type { Spelling } from '../spelling/spelling';
 import type { OwnLayout } from '../statements/own/own-layout';
@@ -24,21 +25,25 @@ export interface KnownBooks {
   readonly routed: ReadonlySet<AccountId>;
   readonly practice: RuleWishes;
   readonly client: RuleWishes;
+  /** What was said of postings; `null` for nothing. */
+  readonly posted: PostedWords | null;
   /** By what names are spelled, without the words that the two say are right; `null` for nothing. */
   readonly spelling: Spelling | null;
   readonly judge: PlacedJudge | null;
+  /** Makes the identity of something that a fix adds. */
+  newId(): string;
 }
 
 /** A chart with its books, to be looked at as they stood at the end of a month. */
 export const lookAtBooks = (chart: Chart, books: KnownBooks, through: Month): LookedAt => {
-  const { filer, startsIn, monthly, layouts, routed, judge, spelling } = books;
+  const { filer, startsIn, monthly, layouts, routed, judge, spelling, newId, posted } = books;
   const { words, limits, severities } = rulesBy(books.practice, books.client);
   const first = fiscalYearStart(through, startsIn);
   const rollUp = tableBooks(monthly, startsIn).rollUp({ first, last: through });
   return lookAt(chart, {
     use: chartUse(monthly, through),
     returned: { sheet: returnSheet(chart, rollUp, filer), filer },
-    ...{ layouts, routed, startsIn, judge, limits, severities },
+    ...{ layouts, routed, startsIn, judge, limits, severities, newId, posted },
     country: filer.country,
     spelling: spelling === null ? null : { ...spelling, own: new Set(words) },
   });

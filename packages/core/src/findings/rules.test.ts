@@ -110,7 +110,7 @@ describe('each rule finds what it must, and no look-alike', () => {
 
   it('“miscellaneous” above its part, with what it was before', () => {
     const [first] = findingsOf('catchAll', used(SHOP, { '6110': 90, '6190': 10 }));
-    expect(first?.facts).toEqual({ part: 100, before: 100 });
+    expect(first?.facts).toEqual({ part: 100, before: 100, holds: [] });
     expect(found('catchAll', used(SHOP, { '6110': 990, '6190': 10 }))).toEqual([]);
   });
 

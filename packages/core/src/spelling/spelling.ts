@@ -14,6 +14,8 @@ export interface Spelling {
   /** In small letters, as the words that are right. */
   readonly trade: ReadonlySet<string>;
   readonly own: ReadonlySet<string>;
+  /** A word of another country's spelling as it is written here; others as they are. */
+  here(word: string): string;
 }
 
 const WORD = /(?<![\p{L}\p{N}&'’./@-])\p{L}+(?![\p{L}\p{N}&'’/@]|\.\p{L})/gu;
@@ -59,6 +61,8 @@ const isLikelyOutside = ({ word, at }: Found, { slip }: Meant): boolean =>
 
 const meantBy = (found: Found, spelling: Spelling): readonly string[] => {
   const word = found.word.toLowerCase();
+  const here = spelling.here(word);
+  if (here !== word) return [here];
   const near = oneSlipFrom(word);
   const ofTrade = near.filter((one) => spelling.trade.has(one.word) && isLikely(word, one));
   if (ofTrade.length > 0) return ofTrade.map((one) => one.word);

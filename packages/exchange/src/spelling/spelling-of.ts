@@ -1,4 +1,4 @@
-import { tradeVocabulary, type Spelling } from '@iunctus/core';
+import { countryOf, spelledFor, tradeVocabulary, type Spelling } from '@iunctus/core';
 import nspell from 'nspell';
 
 /** The two files of a dictionary: how words are made, and the words. */
@@ -21,5 +21,6 @@ export const spellingOf = (files: DictionaryFiles, country: string): Spelling =>
     },
     trade: tradeVocabulary(country),
     own: new Set(),
+    here: (word) => spelledFor(word, countryOf(country)),
   };
 };

@@ -10,6 +10,7 @@ const opened = async (text: string) => {
   const computer = new ImportComputer(
     (answer) => answers.push(answer),
     () => `id-${(count += 1)}`,
+    () => Promise.resolve(null),
   );
   await computer.take({ type: 'read', bytes: new TextEncoder().encode(text) });
   const planned = async (serial: number): Promise<ImportPlan> => {

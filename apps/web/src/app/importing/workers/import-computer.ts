@@ -15,6 +15,7 @@ import {
   type Chart,
   type ImportPlan,
   type Operation,
+  type Spelling,
 } from '@iunctus/core';
 import { placedJudge } from '@iunctus/core/learned';
 import { readFile, type Sheet } from '@iunctus/exchange/reading';
@@ -47,12 +48,13 @@ export class ImportComputer {
   constructor(
     private readonly answer: (message: ImportAnswerMessage) => void,
     private readonly freshId: () => AccountId,
+    private readonly spellingIn: (country: string) => Promise<Spelling | null>,
   ) {}
 
   async take(message: ImportQuestionMessage): Promise<void> {
     if (message.type === 'read') await this.read(message);
     else if (message.type === 'plan') this.plan(message);
-    else if (message.type === 'findings') this.find(message);
+    else if (message.type === 'findings') await this.find(message);
     else this.open(message);
   }
 
@@ -89,15 +91,15 @@ export class ImportComputer {
     this.answer({ type: 'planned', serial, plan });
   }
 
-  private find({ serial, terms: of }: Asked<'findings'>): void {
+  private async find({ serial, terms: of }: Asked<'findings'>): Promise<void> {
+    const { country } = of;
+    const spelling = await this.spellingIn(country);
+    // What is lined up now, not what was when the dictionary was asked for.
     if (this.lined === null) return;
     const { before, plan } = this.lined;
     const chart = (this.after ??= chartAfter(before, plan.operations));
-    const { country } = of;
-    const found = findingsBetween(
-      lookAt(before, { country, judge: JUDGE }),
-      lookAt(chart, { country, judge: JUDGE }),
-    );
+    const by = { country, judge: JUDGE, spelling };
+    const found = findingsBetween(lookAt(before, by), lookAt(chart, by));
     const telling = { chart, terms: termsFor(of) };
     this.answer({
       type: 'found',

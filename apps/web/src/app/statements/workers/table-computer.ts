@@ -8,6 +8,7 @@ import {
   subtract,
   tableBooks,
   trackOf,
+  withMergedValues,
   type Chart,
   type MonthlyAmounts,
   type MonthlyByValue,
@@ -59,17 +60,23 @@ interface Books {
   readonly proposed: TableBooks;
 }
 
+/** Whether merged accounts are the same, and so what they bring along for values of dimensions. */
+const sameMerged = (one: Chart, other: Chart): boolean => one.merged === other.merged;
+
 const booksOf = ({ track, monthly, byValue, openings, context }: State): Books | null => {
   if (monthly === null || context === null) return null;
   const { startsIn } = context;
-  const posted = tableBooks(monthly, startsIn, { byValue });
+  const over = (chart: Chart) => ({ byValue: withMergedValues(chart, monthly, byValue) });
+  const posted = tableBooks(monthly, startsIn, over(track.base));
   const ids = new Set(
     track.steps.flatMap(({ id, opening }) => (opening === undefined ? [] : [id])),
   );
   const there = openings.filter(({ stepId }) => ids.has(stepId));
-  if (there.length === 0) return { posted, proposed: posted };
-  const planned = planOpenings(proposedChart(track), there, startsIn);
-  return { posted, proposed: tableBooks(monthly, startsIn, { byValue, planned }) };
+  const chart = proposedChart(track);
+  const isAlike = byValue.size === 0 || sameMerged(track.base, chart);
+  if (there.length === 0 && isAlike) return { posted, proposed: posted };
+  const planned = planOpenings(chart, there, startsIn);
+  return { posted, proposed: tableBooks(monthly, startsIn, { ...over(chart), planned }) };
 };
 
 const movedBetween = (before: StatementTable, after: StatementTable): TableResult['moved'] => {
@@ -106,7 +113,8 @@ export const createTableComputer = (): ((message: TableMessage) => TableResult |
       byValue !== before.byValue ||
       context?.startsIn !== before.context?.startsIn ||
       openings !== before.openings ||
-      (openings.length > 0 && track !== before.track);
+      (openings.length > 0 && track !== before.track) ||
+      (byValue.size > 0 && !sameMerged(proposedChart(track), proposedChart(before.track)));
     if (others) books = booksOf(state);
     if (books === null || context === null || wish === null) return null;
     const { sheet, columns, depth, zeroLines, open, proposed, layout } = wish;

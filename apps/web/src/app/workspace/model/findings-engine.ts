@@ -33,6 +33,9 @@ export class FindingsEngine {
     return { clientId: client.id, revision: adopted.revision };
   });
   readonly monthly = reading(this.ofBooks, ({ clientId }) => this.api.ask('monthly', { clientId }));
+  readonly posted = reading(this.ofBooks, ({ clientId }) =>
+    this.api.ask('postedWords', { clientId }),
+  );
   readonly layouts = reading(this.ofBooks, ({ clientId }) => this.api.ask('layouts', { clientId }));
   readonly notes = reading(this.ofBooks, ({ clientId }) =>
     this.api.ask('findingNotes', { clientId }),
@@ -80,6 +83,10 @@ export class FindingsEngine {
       if (read === null) return;
       const rows = [...read.amounts, ...read.splits];
       this.send({ type: 'monthly', monthly: { first: read.first, rows } });
+    });
+    effect(() => {
+      const posted = this.posted.value();
+      if (posted !== null) this.send({ type: 'posted', posted });
     });
     effect(() => {
       const read = this.layouts.value();

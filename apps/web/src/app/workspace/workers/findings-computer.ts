@@ -22,6 +22,7 @@ import {
   type LookedThrough,
   type MonthlyAmounts,
   type OwnLayout,
+  type PostedWords,
   type ProposalStep,
   type RollUp,
   type RuleWishes,
@@ -52,6 +53,7 @@ interface State {
   readonly track: Track;
   readonly monthly: MonthlyAmounts | null;
   readonly client: Client | null;
+  readonly posted: PostedWords | null;
   readonly layouts: readonly OwnLayout[];
   readonly routed: ReadonlySet<AccountId>;
   readonly rules: { readonly practice: RuleWishes; readonly client: RuleWishes };
@@ -69,6 +71,7 @@ const FIRST: State = {
   track: trackOf(emptyChart()),
   monthly: null,
   client: null,
+  posted: null,
   layouts: [],
   routed: new Set(),
   rules: { practice: NO_WISHES, client: NO_WISHES },
@@ -87,10 +90,14 @@ const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
 };
 
 const booksIn = (state: State): KnownBooks | null => {
-  const { monthly, client, layouts, routed, rules, spelling } = state;
+  const { monthly, client, posted, layouts, routed, rules, spelling } = state;
   if (monthly === null || client === null) return null;
   const { filer, startsIn } = client;
-  return { filer, startsIn, monthly, layouts, routed, ...rules, spelling, judge: JUDGE };
+  return {
+    ...{ filer, startsIn, monthly, posted, layouts, routed, ...rules, spelling },
+    judge: JUDGE,
+    newId: () => crypto.randomUUID(),
+  };
 };
 
 const pastCheck = (state: State, { month, revision, chart }: PastChart): PastCheck | null => {
@@ -117,6 +124,8 @@ const next = (state: State, message: ComputerMessage): State => {
       return { ...state, monthly: message.monthly };
     case 'client':
       return { ...state, client: message };
+    case 'posted':
+      return { ...state, posted: message.posted };
     case 'layouts':
       return { ...state, layouts: message.layouts };
     case 'routed':

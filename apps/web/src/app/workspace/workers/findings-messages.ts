@@ -10,6 +10,7 @@ import type {
   Month,
   OwnLayout,
   Period,
+  PostedWords,
   ProposalStep,
   RuleWishes,
   TidyCheck,
@@ -51,6 +52,7 @@ export type FindingsMessage =
       readonly startsIn: number;
       readonly period: Period;
     }
+  | { readonly type: 'posted'; readonly posted: PostedWords }
   | { readonly type: 'routed'; readonly routed: readonly AccountId[] }
   /** What the practice and the client want of the rules. */
   | { readonly type: 'rules'; readonly practice: RuleWishes; readonly client: RuleWishes }

@@ -20,6 +20,7 @@ import { ToggleSwitch } from 'primeng/toggleswitch';
 import { sessionFeature } from '../../../session/state/session.feature';
 import { ApiService } from '../../../shared/api/api.service';
 import { readingOnce } from '../../../shared/api/reading';
+import { ProblemNoteComponent } from '../../../shared/components/problem-note.component';
 import { PickComponent } from '../../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../../shared/components/reading-note.component';
 import { CURRENCIES } from '../../../shared/words/currency-words';
@@ -34,6 +35,7 @@ import { ProposedChart } from '../../../workspace/model/proposed-chart';
 import { settingGroups } from '../../model/setting-groups';
 import { Sheets } from '../../../workspace/model/sheets';
 import { BudgetSettingComponent } from './budget-setting.component';
+import { AccountsForDimension } from '../../model/accounts-for-dimension';
 import { DimensionSettingComponent } from './dimension-setting.component';
 import { SettingRowComponent } from './setting-row.component';
 import { TextsSettingComponent, type Texts } from './texts-setting.component';
@@ -73,17 +75,20 @@ const SECURITY_FIELDS = [
     DimensionSettingComponent,
     FormsModule,
     PickComponent,
+    ProblemNoteComponent,
     ReadingNoteComponent,
     SettingRowComponent,
     TextsSettingComponent,
     ToggleSwitch,
   ],
+  providers: [AccountsForDimension],
   templateUrl: './account-settings.component.html',
   styleUrl: './account-settings.component.css',
 })
 export class AccountSettingsComponent {
   private readonly proposed = inject(ProposedChart);
   protected readonly sheets = inject(Sheets);
+  protected readonly apart = inject(AccountsForDimension);
   readonly account = input.required<Account>();
   readonly changed = output<ChangeSetting>();
 

@@ -27,6 +27,16 @@ import type { Dimension, DimensionUse } from '@iunctus/core';
           />
           demanded
         </label>
+        @if (row.use !== undefined && row.dimension.values.length > 0) {
+          <button
+            class="button quiet small apart"
+            type="button"
+            (click)="apart.emit(row.dimension.id)"
+          >
+            <ng-container i18n>{{ row.dimension.values.length }} sub-accounts instead</ng-container
+            ><span i18n class="visually-hidden"> of {{ row.dimension.name }}</span>
+          </button>
+        }
       </div>
     } @empty {
       <p i18n class="muted">
@@ -55,6 +65,10 @@ import type { Dimension, DimensionUse } from '@iunctus/core';
       gap: 14px;
       width: 100%;
     }
+    .apart {
+      grid-column: 1 / -1;
+      justify-self: start;
+    }
     .demanded {
       display: flex;
       align-items: center;
@@ -69,6 +83,8 @@ export class DimensionSettingComponent {
   /** `null` when nothing is asked any more. */
   readonly changed = output<readonly DimensionUse[] | null>();
   readonly define = output();
+  /** A dimension whose values are to be sub-accounts instead, by its id. */
+  readonly apart = output<string>();
 
   protected readonly rows = computed(() =>
     this.dimensions().map((dimension) => ({
