@@ -8,6 +8,8 @@ module.exports = {
   testMatch: ['**/*.spec.ts'],
   setupFilesAfterEnv: ['<rootDir>/src/testing/setup-jest.ts'],
   moduleNameMapper: {
+    '^@iunctus/core/learned$': '<rootDir>/../../packages/core/src/matching/learned/index.ts',
+    'findings-worker\\.factory$': '<rootDir>/src/testing/findings-worker.stub.ts',
     'statement-worker\\.factory$': '<rootDir>/src/testing/statement-worker.stub.ts',
     '^@iunctus/core$': '<rootDir>/../../packages/core/src/index.ts',
     '^@iunctus/core/testing$': '<rootDir>/../../packages/core/src/testing/index.ts',

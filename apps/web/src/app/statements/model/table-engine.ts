@@ -1,4 +1,4 @@
-import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
@@ -9,6 +9,7 @@ import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
+import { feedChart } from '../../workspace/model/feed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
 import type { TableMessage, TableResult, TableWish } from '../workers/table-messages';
 import { createTableWorker } from '../workers/table-worker.factory';
@@ -20,7 +21,6 @@ export class TableEngine {
   private readonly api = inject(ApiService);
   private readonly proposed = inject(ProposedChart);
   private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
-  private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   private readonly openings = this.store.selectSignal(workspaceFeature.selectOpenings);
   private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
@@ -75,12 +75,7 @@ export class TableEngine {
       this.result.set(data),
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
-    effect(() => {
-      const adopted = this.adopted();
-      if (adopted !== null)
-        this.send({ type: 'chart', chart: adopted.chart, steps: untracked(this.steps) });
-    });
-    effect(() => this.send({ type: 'steps', steps: this.steps() }));
+    feedChart((message) => this.send(message));
     effect(() => this.send({ type: 'openings', openings: this.openings() }));
     effect(() => {
       const read = this.monthly.value();

@@ -1,24 +1,20 @@
 import {
-  advance,
   buildTable,
-  chartOf,
-  emptyChart,
   planOpenings,
   proposedChart,
   subtract,
   tableBooks,
-  trackOf,
   withMergedValues,
   type Chart,
   type MonthlyAmounts,
   type MonthlyByValue,
   type PendingOpening,
   type PeriodContext,
-  type ProposalStep,
   type StatementTable,
   type TableBooks,
   type Track,
 } from '@iunctus/core';
+import { followed, NO_CHART } from '../../workspace/workers/followed-chart';
 import type { TableMessage, TableResult, TableWish } from './table-messages';
 
 interface State {
@@ -30,17 +26,11 @@ interface State {
   readonly wish: TableWish | null;
 }
 
-const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
-  const next = advance(track, steps);
-  return next.ok ? next.track : track;
-};
-
 const next = (state: State, message: TableMessage): State => {
   switch (message.type) {
     case 'chart':
-      return { ...state, track: moved(trackOf(chartOf(message.chart)), message.steps) };
     case 'steps':
-      return { ...state, track: moved(state.track, message.steps) };
+      return { ...state, track: followed(state.track, message) };
     case 'monthly':
       return { ...state, monthly: message.monthly };
     case 'byValue':
@@ -96,7 +86,7 @@ const movedBetween = (before: StatementTable, after: StatementTable): TableResul
  */
 export const createTableComputer = (): ((message: TableMessage) => TableResult | null) => {
   let state: State = {
-    track: trackOf(emptyChart()),
+    track: NO_CHART,
     monthly: null,
     byValue: new Map(),
     openings: [],

@@ -1,16 +1,15 @@
 import type {
-  BookedChartRecord,
   ColumnSpec,
   Minor,
   MonthlyAmounts,
   OwnLayout,
   PendingOpening,
   PeriodContext,
-  ProposalStep,
   RowKey,
   SheetCode,
   StatementTable,
 } from '@iunctus/core';
+import type { ChartMessage } from '../../workspace/workers/followed-chart';
 
 /** What is to be shown, and how. */
 export interface TableWish {
@@ -28,12 +27,7 @@ export interface TableWish {
 
 /** What the page tells the worker. Every message is answered by one result, once there is something to show. */
 export type TableMessage =
-  | {
-      readonly type: 'chart';
-      readonly chart: BookedChartRecord;
-      readonly steps: readonly ProposalStep[];
-    }
-  | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
+  | ChartMessage
   | { readonly type: 'monthly'; readonly monthly: MonthlyAmounts }
   /** What was posted with the values of a dimension, each with its id. */
   | {

@@ -1,25 +1,10 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import {
-  applyAll,
-  buildStatement,
-  chartOfKept,
-  composeStartingChart,
   countryOf,
-  emptyChart,
-  impactOf,
   INDUSTRIES,
   INDUSTRY_CODES,
-  ledgerOf,
-  matchShape,
-  nodeOf,
-  planShape,
-  rollUpOver,
   shapeKey,
-  sideBySide,
-  startingOperations,
-  usualAnswers,
   type AccountId,
-  type Chart,
   type IndustryCode,
   type ShapeStepCode,
   type StatementCode,
@@ -29,12 +14,21 @@ import { ApiService } from '../../shared/api/api.service';
 import { reading, readingOnce } from '../../shared/api/reading';
 import type { PickOption } from '../../shared/components/pick.component';
 import { ClientRoutes } from '../../workspace/model/client-routes';
+import { feedChart } from '../../workspace/model/feed-chart';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import type { Aim, PlanMessage, PlanResult } from '../workers/plan-messages';
+import { createPlanWorker } from '../workers/plan-worker.factory';
 
 const KEPT = 'kept ';
 const isTrade = (code: string): code is IndustryCode =>
   (INDUSTRY_CODES as readonly string[]).includes(code);
+
+const toggled = <T>(before: ReadonlySet<T>, one: T): ReadonlySet<T> => {
+  const after = new Set(before);
+  if (!after.delete(one)) after.add(one);
+  return after;
+};
 
 /** The way from the chart that is open to the shape of another: chosen, looked at, and put in the proposal. */
 @Injectable()
@@ -43,13 +37,14 @@ export class TidyPlan {
   private readonly proposed = inject(ProposedChart);
   private readonly routes = inject(ClientRoutes);
   private readonly amounts = inject(Store).selectSignal(workspaceFeature.selectAmounts);
+  private readonly worker = createPlanWorker();
   /** The chart whose shape is aimed at: a trade, or one of the practice's own; `null` for the client's own trade. */
   private readonly asked = signal<string | null>(null);
   private readonly skipped = signal<ReadonlySet<ShapeStepCode>>(new Set());
   private readonly struck = signal<ReadonlySet<string>>(new Set());
   readonly statement = signal<StatementCode>('profitAndLoss');
-  /** New headings keep their ids from one look to the next. */
-  private readonly ids: AccountId[] = [];
+  /** The whole way, in steps; `null` until it is found. */
+  readonly plan = signal<PlanResult | null>(null);
 
   readonly kept = readingOnce(() => this.api.ask('keptCharts', {}));
   readonly aim = computed<string>(() => {
@@ -69,63 +64,42 @@ export class TidyPlan {
     },
     (asked) => this.api.ask('keptVersion', asked),
   );
-  private readonly target = computed<Chart | null>(() => {
-    const [aim, client] = [this.aim(), this.proposed.client()];
-    const kept = this.version.value();
-    if (aim.startsWith(KEPT)) return kept === null ? null : chartOfKept(kept);
+  private readonly target = computed<Aim | null>(() => {
+    const [aim, client, kept] = [this.aim(), this.proposed.client(), this.version.value()];
+    if (aim.startsWith(KEPT)) return kept === null ? null : { type: 'kept', kept };
     if (client === null || !isTrade(aim)) return null;
-    const country = countryOf(client.country);
-    const answers = usualAnswers(aim, country);
-    const { legalForm } = client;
-    const groups = composeStartingChart({ industry: aim, legalForm, country, answers });
-    let count = 0;
-    const newId = (): string => `aim-${(count += 1)}`;
-    const outcome = applyAll(emptyChart(), startingOperations(groups, { newId }));
-    return outcome.ok ? outcome.chart : null;
+    const { legalForm, country } = client;
+    return { type: 'trade', industry: aim, legalForm, country: countryOf(country) };
   });
-  private readonly rollUp = computed(() => rollUpOver(ledgerOf(this.amounts())));
-  /** What stands for what, which does not change with what is left out. */
-  private readonly match = computed(() => {
-    const target = this.target();
-    return target === null ? null : matchShape(this.proposed.chart(), target);
-  });
-  /** The whole way, in steps. */
-  readonly plan = computed(() => {
-    const [target, chart, rollUp] = [this.target(), this.proposed.chart(), this.rollUp()];
-    const match = this.match();
-    if (target === null || match === null) return null;
-    const wish = {
-      target,
-      skipped: this.skipped(),
-      struck: this.struck(),
-      named: this.routes.named(),
-      stake: (id: AccountId) => {
-        const node = nodeOf(chart, id);
-        return node === undefined ? 0 : Math.abs(rollUp.own(node));
-      },
-      newId: (index: number) => (this.ids[index] ??= crypto.randomUUID()),
-    };
-    return planShape(chart, wish, match);
-  });
-  /** What moves on the statements: nothing, and that is shown. */
-  private readonly impact = computed(() => {
-    const [plan, rollUp] = [this.plan(), this.rollUp()];
-    const before = { chart: this.proposed.chart(), rollUp };
-    return plan === null ? null : impactOf(before, { chart: plan.chart, rollUp });
-  });
-  readonly staysSame = computed(() => {
-    const impact = this.impact();
-    return impact !== null && impact.sections.length + impact.totals.length === 0;
-  });
+  /** Whether nothing moves on the statements, which is shown. */
+  readonly staysSame = computed(() => this.plan()?.staysSame === true);
   /** The statement that is looked at, before and after. */
-  readonly rows = computed(() => {
-    const plan = this.plan();
-    if (plan === null) return [];
-    const options = { depth: Infinity, zeroLines: false };
-    const build = (chart: Chart) =>
-      buildStatement(this.statement(), { chart, rollUp: this.rollUp() }, options);
-    return sideBySide(build(this.proposed.chart()), build(plan.chart));
-  });
+  readonly rows = computed(() => this.plan()?.rows ?? []);
+
+  constructor() {
+    this.worker.addEventListener('message', ({ data }: MessageEvent<PlanResult | null>) =>
+      this.plan.set(data),
+    );
+    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    feedChart((message) => this.send(message));
+    effect(() => this.send({ type: 'amounts', amounts: this.amounts() }));
+    effect(() => this.send({ type: 'aim', aim: this.target() }));
+    effect(() =>
+      this.send({
+        type: 'wish',
+        wish: {
+          skipped: [...this.skipped()],
+          struck: [...this.struck()],
+          named: [...this.routes.named()],
+          statement: this.statement(),
+        },
+      }),
+    );
+  }
+
+  private send(message: PlanMessage): void {
+    this.worker.postMessage(message);
+  }
 
   aimAt(aim: string): void {
     this.asked.set(aim);
@@ -158,12 +132,5 @@ export class TidyPlan {
   /** Puts the way in the proposal, a step each, so that each can be dropped by itself. */
   propose(): void {
     for (const { operations } of this.plan()?.steps ?? []) this.proposed.propose(operations);
-    this.ids.length = 0;
   }
 }
-
-const toggled = <T>(before: ReadonlySet<T>, one: T): ReadonlySet<T> => {
-  const after = new Set(before);
-  if (!after.delete(one)) after.add(one);
-  return after;
-};

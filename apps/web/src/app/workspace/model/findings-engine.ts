@@ -1,10 +1,11 @@
-import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { sortFindings } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
 import { ClientRoutes } from './client-routes';
+import { feedChart } from './feed-chart';
 import { workspaceFeature } from '../state/workspace.feature';
 import type {
   FindingsMessage,
@@ -20,7 +21,6 @@ export class FindingsEngine {
   private readonly store = inject(Store);
   private readonly api = inject(ApiService);
   private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
-  private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   private readonly period = this.store.selectSignal(workspaceFeature.selectPeriod);
   private readonly client = this.store.selectSignal(workspaceFeature.selectClient);
   private readonly routes = inject(ClientRoutes);
@@ -72,12 +72,7 @@ export class FindingsEngine {
       this.result.set(data),
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
-    effect(() => {
-      const adopted = this.adopted();
-      if (adopted !== null)
-        this.send({ type: 'chart', chart: adopted.chart, steps: untracked(this.steps) });
-    });
-    effect(() => this.send({ type: 'steps', steps: this.steps() }));
+    feedChart((message) => this.send(message));
     effect(() => {
       const read = this.monthly.value();
       if (read === null) return;

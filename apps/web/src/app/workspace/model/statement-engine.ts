@@ -1,7 +1,8 @@
-import { DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Impact, PlannedOpening, ShownSheet } from '@iunctus/core';
 import { ClientRoutes } from './client-routes';
+import { feedChart } from './feed-chart';
 import { workspaceFeature } from '../state/workspace.feature';
 import { createStatementWorker } from '../workers/statement-worker.factory';
 import type {
@@ -18,8 +19,6 @@ const NO_STATEMENT: ShownSheet = { code: 'profitAndLoss', rows: [] };
 @Injectable()
 export class StatementEngine {
   private readonly store = inject(Store);
-  private readonly adopted = this.store.selectSignal(workspaceFeature.selectAdopted);
-  private readonly steps = this.store.selectSignal(workspaceFeature.selectSteps);
   private readonly amounts = this.store.selectSignal(workspaceFeature.selectAmounts);
   private readonly pending = this.store.selectSignal(workspaceFeature.selectOpenings);
   private readonly balances = this.store.selectSignal(workspaceFeature.selectBalances);
@@ -51,18 +50,11 @@ export class StatementEngine {
       this.take(data),
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
-    effect(() => this.sendChart());
+    feedChart((message) => this.send(message));
     effect(() => this.send({ type: 'amounts', amounts: this.amounts() }));
-    effect(() => this.send({ type: 'steps', steps: this.steps() }));
     effect(() => this.sendOpenings());
     effect(() => this.sendRoutes());
     effect(() => this.send({ type: 'shown', shown: this.shown() }));
-  }
-
-  private sendChart(): void {
-    const adopted = this.adopted();
-    if (adopted === null) return;
-    this.send({ type: 'chart', chart: adopted.chart, steps: untracked(this.steps) });
   }
 
   private sendOpenings(): void {

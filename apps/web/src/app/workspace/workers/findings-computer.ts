@@ -1,10 +1,8 @@
 import {
-  advance,
   allFindings,
   applyAll,
   chartOf,
   checkChart,
-  emptyChart,
   findingKey,
   impactOf,
   lookAtBooks,
@@ -12,7 +10,6 @@ import {
   proposedChart,
   tableBooks,
   tidyScore,
-  trackOf,
   type AccountId,
   type CalendarDate,
   type Chart,
@@ -23,12 +20,12 @@ import {
   type MonthlyAmounts,
   type OwnLayout,
   type PostedWords,
-  type ProposalStep,
   type RollUp,
   type RuleWishes,
   type Spelling,
   type Track,
 } from '@iunctus/core';
+import { followed, NO_CHART } from './followed-chart';
 import { placedJudge } from '@iunctus/core/learned';
 import type {
   FindingsMessage,
@@ -68,7 +65,7 @@ interface State {
 }
 
 const FIRST: State = {
-  track: trackOf(emptyChart()),
+  track: NO_CHART,
   monthly: null,
   client: null,
   posted: null,
@@ -82,11 +79,6 @@ const FIRST: State = {
   since: null,
   months: [],
   past: [],
-};
-
-const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
-  const next = advance(track, steps);
-  return next.ok ? next.track : track;
 };
 
 const booksIn = (state: State): KnownBooks | null => {
@@ -117,9 +109,8 @@ const withNextMonth = (state: State): State => {
 const next = (state: State, message: ComputerMessage): State => {
   switch (message.type) {
     case 'chart':
-      return { ...state, track: moved(trackOf(chartOf(message.chart)), message.steps) };
     case 'steps':
-      return { ...state, track: moved(state.track, message.steps) };
+      return { ...state, track: followed(state.track, message) };
     case 'monthly':
       return { ...state, monthly: message.monthly };
     case 'client':

@@ -11,10 +11,10 @@ import type {
   OwnLayout,
   Period,
   PostedWords,
-  ProposalStep,
   RuleWishes,
   TidyCheck,
 } from '@iunctus/core';
+import type { ChartMessage } from './followed-chart';
 
 /** A fix that is looked at before it is applied, by the key of its finding and its place among the fixes. */
 export interface Trial {
@@ -38,12 +38,7 @@ export interface PastCheck {
 
 /** What the page tells the worker. */
 export type FindingsMessage =
-  | {
-      readonly type: 'chart';
-      readonly chart: BookedChartRecord;
-      readonly steps: readonly ProposalStep[];
-    }
-  | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
+  | ChartMessage
   | { readonly type: 'monthly'; readonly monthly: MonthlyAmounts }
   | {
       readonly type: 'client';

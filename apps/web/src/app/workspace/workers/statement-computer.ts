@@ -1,9 +1,6 @@
 import {
-  advance,
   brokenBy,
-  chartOf,
   eachNode,
-  emptyChart,
   impactOf,
   isBalanced,
   ledgerOf,
@@ -17,18 +14,17 @@ import {
   rollUpWith,
   routesOf,
   shownSheet,
-  trackOf,
   type AmountsTuple,
   type Chart,
   type Filer,
   type Impact,
   type PlannedOpening,
-  type ProposalStep,
   type RollUp,
   type RouteItem,
   type Routes,
   type Track,
 } from '@iunctus/core';
+import { followed, NO_CHART } from './followed-chart';
 import type {
   StatementMessage,
   StatementResult,
@@ -55,11 +51,6 @@ const NONE_PENDING: PendingOpenings = {
   fiscalYearStart: 1,
 };
 
-const moved = (track: Track, steps: readonly ProposalStep[]): Track => {
-  const next = advance(track, steps);
-  return next.ok ? next.track : track;
-};
-
 const totalsOf = ({ track, rollUp }: State): NonNullable<StatementResult['totals']> => {
   const totals: Record<string, [number, number]> = {};
   for (const node of eachNode(track.base.roots))
@@ -70,7 +61,7 @@ const totalsOf = ({ track, rollUp }: State): NonNullable<StatementResult['totals
 const next = (state: State, message: StatementMessage): State => {
   switch (message.type) {
     case 'chart':
-      return { ...state, track: moved(trackOf(chartOf(message.chart)), message.steps) };
+      return { ...state, track: followed(state.track, message) };
     case 'amounts': {
       const { amounts } = message;
       return { ...state, amounts, rollUp: rollUpOver(ledgerOf(amounts)) };
@@ -78,7 +69,7 @@ const next = (state: State, message: StatementMessage): State => {
     case 'openings':
       return { ...state, pending: message.pending };
     case 'steps':
-      return { ...state, track: moved(state.track, message.steps) };
+      return { ...state, track: followed(state.track, message) };
     case 'routes': {
       const { items, filer } = message;
       return { ...state, items, routes: routesOf(items), filer };
@@ -143,7 +134,7 @@ const rollUpAfter = (
  */
 export const createStatementComputer = (): ((message: StatementMessage) => StatementResult) => {
   let state: State = {
-    track: trackOf(emptyChart()),
+    track: NO_CHART,
     amounts: [],
     rollUp: rollUpOver(new Map()),
     pending: NONE_PENDING,

@@ -1,6 +1,5 @@
 import type {
   AmountsTuple,
-  BookedChartRecord,
   BrokenProof,
   Filer,
   Impact,
@@ -9,13 +8,13 @@ import type {
   PendingOpening,
   Period,
   PlannedOpening,
-  ProposalStep,
   RouteItem,
   RowKey,
   ShownCode,
   ShownSheet,
   StatementOptions,
 } from '@iunctus/core';
+import type { ChartMessage } from './followed-chart';
 
 /** Which statement is shown, and how. */
 export interface Shown extends StatementOptions {
@@ -34,14 +33,9 @@ export interface PendingOpenings {
 
 /** What the page tells the worker. Every message is answered by one result. */
 export type StatementMessage =
-  | {
-      readonly type: 'chart';
-      readonly chart: BookedChartRecord;
-      readonly steps: readonly ProposalStep[];
-    }
+  | ChartMessage
   | { readonly type: 'amounts'; readonly amounts: readonly AmountsTuple[] }
   | { readonly type: 'openings'; readonly pending: PendingOpenings }
-  | { readonly type: 'steps'; readonly steps: readonly ProposalStep[] }
   | { readonly type: 'routes'; readonly items: readonly RouteItem[]; readonly filer: Filer }
   | { readonly type: 'shown'; readonly shown: Shown };
 
