@@ -147,6 +147,8 @@ const PLACES: readonly {
   },
   { name: 'the front page', at: 'front', sees: 'Expenses by main account' },
   { name: 'findings', at: 'tidy', sees: 'without doubt' },
+  { name: 'the rules of Tidy', at: 'tidy/rules', sees: 'Balances on the unusual side' },
+  { name: 'Tidy month by month', at: 'tidy/months', sees: 'Came in this month' },
   {
     name: 'a line that is sent to another section',
     at: 'statements/profitAndLoss',

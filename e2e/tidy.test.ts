@@ -16,6 +16,16 @@ describe('an inherited chart, tidied by keyboard', () => {
   const current = (): Promise<string> =>
     maren.page.$eval('.one h2', (head) => head.textContent?.trim() ?? '');
 
+  /** Waits until the chart was looked through again, and the cursor went on. */
+  const hasMovedOn = (before: string) =>
+    maren.page.waitForFunction(
+      (words) =>
+        document.querySelector('[role=listbox][aria-busy=false]') !== null &&
+        document.querySelector('.one h2')?.textContent?.trim() !== words,
+      {},
+      before,
+    );
+
   it('shows what is found, the wrong first, with what puts it right and what that moves', async () => {
     await maren.command('tidy');
     await maren.page.waitForSelector('[role=listbox]:focus');
@@ -33,14 +43,11 @@ describe('an inherited chart, tidied by keyboard', () => {
     }
     const before = await current();
     await maren.press('Enter');
-    await maren.page.waitForFunction(
-      (words) => document.querySelector('.one h2')?.textContent?.trim() !== words,
-      {},
-      before,
-    );
+    await hasMovedOn(before);
     await maren.press('Control+z');
     await maren.page.waitForFunction(
       (words) =>
+        document.querySelector('[role=listbox][aria-busy=false]') !== null &&
         [...document.querySelectorAll('.says')].some((row) => row.textContent?.trim() === words),
       {},
       before,
@@ -62,11 +69,7 @@ describe('an inherited chart, tidied by keyboard', () => {
     await maren.press('Enter');
     await maren.page.waitForFunction(() => !document.body.innerText.includes('Apply the first way of each'));
     // The chart is looked through again: what was found of this sort is gone.
-    await maren.page.waitForFunction(
-      (words) => document.querySelector('.one h2')?.textContent?.trim() !== words,
-      {},
-      before,
-    );
+    await hasMovedOn(before);
     await maren.page.waitForFunction(() => /\d+ changes/.test(document.body.innerText));
   });
 
@@ -101,7 +104,7 @@ describe('an inherited chart, tidied by keyboard', () => {
       const before = await current();
       if ((await maren.page.$('.ways button')) === null) throw new Error(`${before} has no way`);
       await maren.press('Enter');
-      await maren.page.waitForFunction((words) => document.querySelector('.one h2')?.textContent?.trim() !== words, {}, before);
+      await hasMovedOn(before);
     }
     expect(await counted('Doubtful')).toBe(0);
     expect(await counted('Wrong')).toBe(0);

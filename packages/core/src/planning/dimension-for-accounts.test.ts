@@ -9,7 +9,7 @@ import { tableBooks, type MonthlyByValue } from '../statements/table-books';
 import { withMergedValues } from '../statements/merged-values';
 import { aChart } from '../testing/a-chart';
 import { accountsForDimension } from './accounts-for-dimension';
-import { dimensionForAccounts } from './dimension-for-accounts';
+import { dimensionForAccounts, toldApart } from './dimension-for-accounts';
 
 const after = (chart: Chart, operations: readonly Operation[]): Chart => {
   const outcome = applyAll(chart, operations);
@@ -57,6 +57,18 @@ const valueNamed = (chart: Chart, name: string): string => {
   if (value === undefined) throw new Error(name);
   return value.id;
 };
+
+describe('what a sub-account says beside the one above it', () => {
+  it.each([
+    ['Repairs – Eights', 'Boat repairs', 'Eights'],
+    ['Repair of eights', 'Repairs', 'Of eights'],
+    ['Travel: East', 'Travel', 'East'],
+    ['Eights', 'Boat repairs', 'Eights'],
+    ['Repairs', 'Repairs', 'Repairs'],
+  ])('of “%s” below “%s” is “%s”', (name, above, told) => {
+    expect(toldApart(name, above)).toBe(told);
+  });
+});
 
 describe('sub-accounts that are told apart by a dimension instead', () => {
   const before = aChart(TWICE, { posted: ['6010', '6020', '6110', '6120', '6200'] });

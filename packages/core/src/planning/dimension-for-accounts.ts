@@ -7,6 +7,7 @@ import {
   type DimensionUse,
   type DimensionValue,
 } from '../dimensions/dimension';
+import { wordsOf } from '../matching/words';
 import type { Operation } from '../operations/operation';
 import { nameKey } from '../text/name-key';
 
@@ -14,6 +15,25 @@ import { nameKey } from '../text/name-key';
 export interface NewIds {
   newId(): string;
 }
+
+const MARKS = /^[\s:;,–—-]+|[\s:;,–—-]+$/gu;
+
+/**
+ * What a sub-account's name says beside what the name above it says: “Eights” of “Repairs – Eights” below “Boat repairs”;
+ * all of it where nothing else is left.
+ */
+export const toldApart = (name: string, above: string): string => {
+  const known = new Set(wordsOf(above));
+  const own = name
+    .split(/\s+/)
+    .filter((part) => {
+      const words = wordsOf(part);
+      return words.length === 0 || !words.every((word) => known.has(word));
+    })
+    .join(' ')
+    .replace(MARKS, '');
+  return own === '' ? name : own.charAt(0).toUpperCase() + own.slice(1);
+};
 
 const valueNamed = (dimension: Dimension, name: string): DimensionValue | undefined =>
   dimension.values.find((value) => nameKey(value.name) === nameKey(name));
@@ -52,7 +72,7 @@ const usesOf = (
 
 const below = (parent: ChartNode, dimension: Dimension): readonly Operation[] =>
   parent.children.flatMap((child): readonly Operation[] => {
-    const value = valueNamed(dimension, child.account.name);
+    const value = valueNamed(dimension, toldApart(child.account.name, parent.account.name));
     if (value === undefined || child.account.kind !== parent.account.kind) return [];
     return [
       usesOf(child, { dimensionId: dimension.id, valueId: value.id, demanded: false }),
@@ -76,7 +96,7 @@ export const dimensionForAccounts = (
   if (first === undefined) return [];
   const dimension = dimensionFor(
     chart,
-    first.children.map(({ account }) => account.name),
+    first.children.map(({ account }) => toldApart(account.name, first.account.name)),
     ids,
   );
   const isThere = chart.settings.dimensions.includes(dimension);

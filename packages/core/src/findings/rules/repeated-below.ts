@@ -1,6 +1,6 @@
 import { eachNode, nodeOf } from '../../chart/queries';
 import { nameKey } from '../../text/name-key';
-import { dimensionForAccounts } from '../../planning/dimension-for-accounts';
+import { dimensionForAccounts, toldApart } from '../../planning/dimension-for-accounts';
 import type { FindingRule, Fix, LookedAt } from '../finding';
 
 /** So many sub-accounts in common are no coincidence. */
@@ -38,13 +38,11 @@ export const repeatedBelow: FindingRule<'repeatedBelow'> = (lookedAt) => {
   for (const { account, children } of parents) {
     const open = children.filter((child) => child.account.retiredOn === null);
     if (open.length < COMMON || open.some((child) => child.children.length > 0)) continue;
-    const names = open.map((child) => nameKey(child.account.name)).sort();
+    const told = open.map((child) => toldApart(child.account.name, account.name));
+    const names = told.map(nameKey).sort();
     const key = names.join('\n');
     bySet.set(key, [...(bySet.get(key) ?? []), account.id]);
-    below.set(
-      key,
-      open.map((child) => child.account.name),
-    );
+    below.set(key, told);
   }
   return [...bySet].flatMap(([key, accountIds]) => {
     const values = below.get(key) ?? [];

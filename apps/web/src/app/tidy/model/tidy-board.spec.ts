@@ -38,6 +38,7 @@ const board = (mayChange = true) => {
     return null;
   };
   const engine = {
+    isBehind: signal(false),
     noted,
     notes: { again: jest.fn() },
     rules: {
@@ -57,7 +58,7 @@ const board = (mayChange = true) => {
       { provide: ApiService, useValue: { ask } },
     ],
   });
-  return { board: TestBed.inject(TidyBoard), chart, notes, ask };
+  return { board: TestBed.inject(TidyBoard), chart, notes, ask, engine };
 };
 /** Puts the cursor on the first finding of a rule. */
 const goTo = (at: TidyBoard, code: Finding['code']): void => {
@@ -107,6 +108,28 @@ describe('working through what was found', () => {
     expect(same).toHaveLength(2);
     at.applyAll(same.slice(0, 1));
     expect(names(chart()).filter((name) => name === name.toUpperCase())).toHaveLength(1);
+  });
+
+  it('applies nothing twice: what was found before the last change is not applied once more', () => {
+    const { board: at, chart, engine } = board();
+    const before = at.current();
+    at.apply(0);
+    engine.isBehind.set(true);
+    const then = chart();
+    at.apply(0);
+    expect(chart()).toBe(then);
+    expect(before).not.toBeNull();
+  });
+
+  it('tells what was found with the names of the chart that was looked through', () => {
+    const { board: at, chart, engine } = board();
+    const finding = at.current();
+    if (finding === null) throw new Error('nothing found');
+    const said = at.wordsOf(finding).says;
+    engine.isBehind.set(true);
+    const outcome = applyAll(chart(), finding.fixes[0]?.operations ?? []);
+    if (outcome.ok) chart.set(outcome.chart);
+    expect(at.wordsOf(finding).says).toBe(said);
   });
 
   it('changes nothing for somebody who only looks', () => {

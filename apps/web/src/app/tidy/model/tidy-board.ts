@@ -8,6 +8,7 @@ import {
   noteOf,
   SEVERITY_NAMES,
   type CalendarDate,
+  type Chart,
   type Finding,
   type Fix,
   type Operation,
@@ -42,7 +43,13 @@ export class TidyBoard {
   readonly showsNoted = signal(false);
 
   readonly mayChange = computed(() => this.rights.may('change'));
-  private readonly telling = computed(() => ({ chart: this.proposed.chart(), terms: terms() }));
+  /** The chart that was looked through: what was found is told with its accounts as they were then. */
+  private readonly looked = linkedSignal<{ chart: Chart; isBehind: boolean }, Chart>({
+    source: () => ({ chart: this.proposed.chart(), isBehind: this.engine.isBehind() }),
+    computation: ({ chart, isBehind }, previous) =>
+      isBehind && previous !== undefined ? previous.value : chart,
+  });
+  private readonly telling = computed(() => ({ chart: this.looked(), terms: terms() }));
   readonly notedCount = computed(() => this.engine.sorted().noted.length);
   readonly open = computed(() => this.engine.sorted().open);
   readonly shown = computed(() => this.engine.sorted()[this.showsNoted() ? 'noted' : 'open']);
@@ -120,7 +127,8 @@ export class TidyBoard {
   }
 
   private propose(operations: readonly Operation[]): void {
-    if (!this.mayChange()) return;
+    // What was found is of the chart before the last change: a second stroke of the key would apply it twice.
+    if (!this.mayChange() || this.engine.isBehind()) return;
     const refusal = this.proposed.propose(operations);
     this.notice.set(refusal === null ? '' : refusalWords(refusal, this.proposed.chart()));
   }

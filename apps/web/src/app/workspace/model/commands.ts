@@ -25,6 +25,8 @@ export type PlaceName =
   | 'statements/budget'
   | 'statements/packet'
   | 'tidy/plan'
+  | 'tidy/months'
+  | 'tidy/rules'
   | 'tidy/report'
   | 'ledger/journal'
   | 'ledger/new'
@@ -141,6 +143,8 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Payouts of a marketplace: sales, fees, reserve`, 'routes/payouts'),
   place($localize`Proofs: where samples must land`, 'routes/proofs'),
   place($localize`The whole way: to the shape of a starting chart`, 'tidy/plan'),
+  place($localize`How tidy the chart was, month by month`, 'tidy/months'),
+  place($localize`What Tidy looks for, and how much it matters`, 'tidy/rules'),
   place($localize`Report: what was tidied, to hand to the client`, 'tidy/report'),
   place($localize`Trace: from a transaction to the statement line`, 'routes/trace'),
   place($localize`Go to the exchange: download the chart`, 'exchange'),

@@ -56,6 +56,9 @@ export class FindingsEngine {
   /** The fix whose effect is looked at. */
   readonly trial = signal<Trial | null>(null);
   readonly result = signal<FindingsResult | null>(null);
+  private readonly told = signal(0);
+  /** Whether the chart went on since what was found last: that is of the chart before. */
+  readonly isBehind = computed(() => (this.result()?.heard ?? 0) < this.told());
   /** The months in which the chart is to be looked at as it was then. */
   readonly months = signal<readonly PastChart[]>([]);
   /** Notes by what they are about. */
@@ -72,7 +75,10 @@ export class FindingsEngine {
       this.result.set(data),
     );
     inject(DestroyRef).onDestroy(() => this.worker.terminate());
-    feedChart((message) => this.send(message));
+    feedChart((message) => {
+      this.told.update((count) => count + 1);
+      this.send(message);
+    });
     effect(() => {
       const read = this.monthly.value();
       if (read === null) return;

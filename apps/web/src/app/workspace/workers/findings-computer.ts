@@ -199,16 +199,18 @@ export interface FindingsComputer {
 export const createFindingsComputer = (): FindingsComputer => {
   let state = FIRST;
   let found: LookedThrough | null = null;
+  let heard = 0;
   let since: FindingsResult['since'] = null;
   return {
     isBehind: () => state.months.length > 0 && booksIn(state) !== null,
     tell(message) {
       state = next(state, message);
+      if (message.type === 'chart' || message.type === 'steps') heard += 1;
       const isAside = ASIDE.includes(message.type);
       if (!isAside) found = lookedThrough(state, proposedChart(state.track));
       if (!isAside || message.type === 'since') since = lookedSince(state);
       if (found === null) return null;
-      return { ...found, since, tried: tried(state, found.findings), past: state.past };
+      return { ...found, heard, since, tried: tried(state, found.findings), past: state.past };
     },
   };
 };

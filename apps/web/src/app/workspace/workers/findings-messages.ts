@@ -61,6 +61,8 @@ export type FindingsMessage =
 
 /** What the worker found. */
 export interface FindingsResult extends LookedThrough {
+  /** How many times the worker was told of the chart by then. */
+  readonly heard: number;
   /** What was found in the months that were asked for, so far. */
   readonly past: readonly PastCheck[];
   /** What was found on the chart since which it was tidied, and what moved on the statements. */
