@@ -96,7 +96,10 @@ module.exports = {
     only(
       'files-are-written-on-the-server',
       { path: '^apps/web' },
-      { path: '^packages/exchange', pathNot: '^packages/exchange/src/(reading/|spelling/spelling-of)' },
+      {
+        path: '^packages/exchange',
+        pathNot: '^packages/exchange/src/(reading/|spelling/spelling-of)',
+      },
       'Files are written on the server; they are read in the browser, where a hostile one harms nobody else.',
     ),
     only(

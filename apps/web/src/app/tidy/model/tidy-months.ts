@@ -2,7 +2,7 @@ import type { RevisionAnswer } from '@iunctus/contract';
 import { addMonths, lastDayOf, type Month } from '@iunctus/core';
 
 /** So many months are looked at, the newest included. */
-export const MONTHS_SHOWN = 12;
+const MONTHS_SHOWN = 12;
 
 /** The months that end with `last`, as far as there are books, the oldest first. */
 export const monthsUpTo = (first: Month, last: Month): readonly Month[] =>
