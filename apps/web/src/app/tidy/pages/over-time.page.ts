@@ -99,6 +99,13 @@ export class OverTimePage {
           ),
   );
   protected readonly checks = computed(() => this.engine.result()?.past ?? []);
+  /** Whether the books have none of the months. */
+  protected readonly isEmpty = computed(
+    () =>
+      this.wanted().length === 0 &&
+      this.engine.monthly.value() !== null &&
+      this.historyLoad().status === 'ready',
+  );
   protected readonly isBehind = computed(() => this.checks().length < this.wanted().length);
   /** The newest month first, each beside the one before. */
   protected readonly rows = computed(() => {

@@ -7,6 +7,7 @@ import { ProblemNoteComponent } from '../../shared/components/problem-note.compo
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { Rights } from '../../session/state/rights';
 import { FindingsEngine } from '../../workspace/model/findings-engine';
+import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { limitWords } from '../model/limit-words';
 import { RuleDesk, type LimitRow, type Mattering } from '../model/rule-desk';
 
@@ -52,6 +53,7 @@ export class RulesPage {
   protected readonly desk = inject(RuleDesk);
   protected readonly engine = inject(FindingsEngine);
   private readonly rights = inject(Rights);
+  protected readonly proposed = inject(ProposedChart);
   readonly clientId = input.required<string>();
 
   protected readonly mayChange = computed(() => this.rights.may('change'));
@@ -64,10 +66,8 @@ export class RulesPage {
   });
   protected readonly choices = CHOICES;
   protected readonly word = signal('');
-  /** What is wrong with the limit that was typed last. */
-  protected readonly wrong = signal<{ readonly name: LimitName; readonly says: string } | null>(
-    null,
-  );
+  /** What is wrong with limits as they are typed; what is typed stays until it is right. */
+  protected readonly wrong = signal<ReadonlyMap<LimitName, string>>(new Map());
 
   protected called(matters: Mattering): string {
     return NAMES[matters];
@@ -90,11 +90,12 @@ export class RulesPage {
     const typed = field.value.trim();
     const number = typed === '' ? null : Math.round(Number(typed.replace(',', '.')) * scale);
     const fits = number === null || (number >= least && number <= most);
-    this.wrong.set(
-      fits
-        ? null
-        : { name, says: $localize`from ${least / scale}:least: to ${most / scale}:most:` },
-    );
+    this.wrong.update((before) => {
+      const wrong = new Map(before);
+      if (fits) wrong.delete(name);
+      else wrong.set(name, $localize`from ${least / scale}:least: to ${most / scale}:most:`);
+      return wrong;
+    });
     if (fits && number !== value) void this.desk.limit(name, number);
   }
 
