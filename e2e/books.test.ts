@@ -161,6 +161,7 @@ describe('a textbook’s books, typed entry by entry', () => {
     await maren.tabTo('Post 41 entries');
     await maren.press('Enter');
     await maren.sees('41 entries posted.');
+    await maren.sees('of all amounts is on its lines without doubt');
     await maren.tabTo('Another file');
     await maren.press('Enter');
     await bring();

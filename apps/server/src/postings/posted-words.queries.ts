@@ -32,10 +32,10 @@ export const manyPostedWords = async (
         FROM entry_line AS line
         JOIN entry ON entry.chart_id = line.chart_id AND entry.id = line.entry_id
         WHERE entry.practice_id = $1 AND line.chart_id = $2 AND line.entry_date BETWEEN $3 AND $4
-          AND NOT EXISTS (
+          AND (cardinality($5::uuid[]) = 0 OR NOT EXISTS (
             SELECT 1 FROM entry_line AS beside
             WHERE beside.chart_id = line.chart_id AND beside.entry_id = line.entry_id
-              AND beside.account_id = ANY($5::uuid[]))
+              AND beside.account_id = ANY($5::uuid[])))
           AND NOT EXISTS (
             SELECT 1 FROM account_split_line AS taken
             WHERE taken.chart_id = line.chart_id AND taken.entry_id = line.entry_id

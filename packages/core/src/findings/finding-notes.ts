@@ -35,8 +35,9 @@ const coarse = (key: string, value: unknown): unknown => {
   return typeof value === 'number' ? Math.round(Math.log2(Math.abs(value) + 1)) : value;
 };
 
-/** What was found, so far as a change of it is worth another look. */
-export const findingPrint = ({ facts }: Finding): string => JSON.stringify(facts, coarse);
+/** What was found, so far as a change of it is worth another look; of much, as much as a note holds. */
+export const findingPrint = ({ facts }: Finding): string =>
+  JSON.stringify(facts, coarse).slice(0, NOTE_LIMITS.print);
 
 /** That a finding was put off until a day, or set aside for good, with a reason. */
 export interface FindingNote {

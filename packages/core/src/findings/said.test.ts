@@ -6,7 +6,7 @@ import type { PostedWords } from '../postings/posted-words';
 import { aChart } from '../testing/a-chart';
 import { findingsOf, lookAt } from './all-rules';
 import type { Finding, FindingCode, LookedAt } from './finding';
-import { findingKey, findingPrint } from './finding-notes';
+import { findingKey, findingPrint, NOTE_LIMITS } from './finding-notes';
 import { findingWords, fixWords } from './finding-words';
 
 const STUDIO = aChart(
@@ -179,6 +179,22 @@ describe('the same, posted now to one account and now to another', () => {
     ['what came twice', { ...RENT, '6800': [['tern street estates', 2, 200_00]] }],
   ])('is not found in %s', (_what, said) => {
     expect(found('sameLines', looking(said))).toEqual([]);
+  });
+});
+
+describe('a finding with much to tell', () => {
+  it('can be put off like any other: its print is as long as a note may be', () => {
+    const names = Array.from(
+      { length: 40 },
+      (_, at) => `Station of the harbour ${'abcdefghij'[at % 10]}${at}`,
+    );
+    const lines = (from: number): string =>
+      names.map((name, at) => `  ${from + 1 + at} ${name}`).join('\n');
+    const chart = aChart(`6000 Repairs:\n${lines(6000)}\n6100 Cleaning:\n${lines(6100)}`);
+    const [repeated] = findingsOf('repeatedBelow', lookAt(chart)) as readonly Finding[];
+    if (repeated === undefined) throw new Error('nothing found');
+    expect(findingPrint(repeated).length).toBe(NOTE_LIMITS.print);
+    expect(findingKey(repeated).length).toBeLessThanOrEqual(NOTE_LIMITS.key);
   });
 });
 

@@ -3,6 +3,7 @@ import type { Chart, ChartNode } from '../chart/chart';
 import { idByNumber, mergedAccount, mergedInto, nodeOf } from '../chart/queries';
 import type { Dimension, DimensionValue } from '../dimensions/dimension';
 import { suggestNumber } from '../numbering/suggest';
+import { planAdding } from './adding';
 import { applyAll } from '../operations/apply';
 import type { Operation } from '../operations/operation';
 import type { NewIds } from './dimension-for-accounts';
@@ -66,14 +67,16 @@ const belowFor = (
   const chart = building.now;
   const { id: parentId, kind } = node.account;
   const former = mergedFor(chart, node, dimension, value);
-  const suggested = suggestNumber(chart, { parentId, afterId, kind });
-  const fresh = suggested.ok && chart.settings.numbered ? suggested.number : null;
   if (former === undefined) {
-    const account = plainAccount({ id: newId(), number: fresh, name: value.name, kind });
+    const account = plainAccount({ id: newId(), number: null, name: value.name, kind });
     return { account, comesBack: false };
   }
-  const number = isNumberFree(chart, former.number) ? former.number : fresh;
-  return { account: { ...former, number }, comesBack: true };
+  if (isNumberFree(chart, former.number)) return { account: former, comesBack: true };
+  const suggested = suggestNumber(chart, { parentId, afterId, kind });
+  return {
+    account: { ...former, number: suggested.ok ? suggested.number : null },
+    comesBack: true,
+  };
 };
 
 /**
@@ -104,9 +107,9 @@ export const accountsForDimension = (
       value: { dimensionId, valueId: value.id },
     };
     building.do(
-      comesBack
-        ? { type: 'unmerge', account, into: id, ...place }
-        : { type: 'addAccount', account, ...place },
+      ...(comesBack
+        ? [{ type: 'unmerge', account, into: id, ...place } as const]
+        : planAdding(building.now, account, place)),
       ...from.map((one): Operation => ({
         type: 'split',
         split: { id: newId(), from: one, into: account.id, choice },

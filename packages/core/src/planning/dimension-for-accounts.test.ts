@@ -177,6 +177,26 @@ describe('a dimension that is told apart by sub-accounts instead', () => {
     ]);
   });
 
+  it('gives every new account a number, also where its neighbours leave no room', () => {
+    const tight = after(aChart('6000 Repairs\n6001 Rent\n6002 Fees', { posted: ['6000'] }), [
+      {
+        type: 'setDimension',
+        id: 'places',
+        dimension: {
+          id: 'places',
+          name: 'Place',
+          values: ['Shop', 'Studio', 'Yard'].map((name) => ({ id: name, name })),
+        },
+        afterId: null,
+      },
+    ]);
+    const asked = { dimensionId: 'places', upTo: 5, ...ids() };
+    const made = after(tight, accountsForDimension(tight, '6000', asked));
+    const numbers = nodeOf(made, '6000')?.children.map(({ account }) => account.number) ?? [];
+    expect(numbers).toHaveLength(3);
+    expect(numbers).not.toContain(null);
+  });
+
   it('moves no total, there and back, whatever was posted', () => {
     const months = fc.array(fc.integer({ min: -1e9, max: 1e9 }), { minLength: 3, maxLength: 3 });
     fc.assert(

@@ -25,6 +25,7 @@ const WHOLE = 900;
 
 /** Topics that are said of nearly everything, and tell nothing. */
 const SAID_OF_ALL = new Set(['sales', 'purchases', 'owner', 'banking', 'miscellaneous']);
+
 const topicsIn = (text: string): readonly string[] =>
   thingsSaid(text).flatMap((thing) =>
     thing.known && !isBeside(thing) && !SAID_OF_ALL.has(thing.name) ? [thing.name] : [],

@@ -69,6 +69,8 @@ export class JournalImport {
   readonly knownCount = computed(() => this.known().size);
   readonly freshCount = computed(() => (this.plan()?.ids.length ?? 0) - this.known().size);
   readonly posting = signal<Posting | null>(null);
+  /** Whether all of it is posted. */
+  readonly isPosted = computed(() => this.posting()?.state === 'done');
 
   constructor() {
     inject(DestroyRef).onDestroy(() => {

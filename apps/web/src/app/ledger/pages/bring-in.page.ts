@@ -26,6 +26,7 @@ import { dateWords } from '../../shared/words/period-words';
 import { AccountChoiceComponent } from '../../workspace/components/account-choice.component';
 import { BooksReader } from '../../workspace/model/books-reader';
 import { ListPosting } from '../../workspace/model/list-posting';
+import { CheckAfterComponent } from '../components/check-after.component';
 import { JournalImport } from '../model/journal-import';
 import type { FaultyEntry } from '../workers/journal-messages';
 
@@ -35,6 +36,7 @@ import type { FaultyEntry } from '../workers/journal-messages';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AccountChoiceComponent,
+    CheckAfterComponent,
     ColumnUsesComponent,
     OneOfComponent,
     PickComponent,

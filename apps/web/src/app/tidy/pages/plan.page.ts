@@ -26,6 +26,9 @@ const STEP_WORDS: Readonly<Record<ShapeStepCode, string>> = {
   renumber: $localize`Number by its plan`,
 };
 
+/** So many accounts of a step are listed: more are not read one by one. */
+const SHOWN = 200;
+
 /** The whole way from an inherited chart to the shape of a chosen one, step by step, with the statements before and after. */
 @Component({
   selector: 'iu-tidy-plan-page',
@@ -49,7 +52,8 @@ export class PlanPage {
     const made = this.plan.plan()?.steps ?? [];
     return SHAPE_STEPS.map((code) => {
       const rows = made.find((step) => step.code === code)?.rows ?? [];
-      return { code, rows, skipped: this.plan.isSkipped(code) };
+      const shown = rows.slice(0, SHOWN);
+      return { code, rows, shown, skipped: this.plan.isSkipped(code) };
     });
   });
   protected readonly count = computed(() =>
