@@ -10,5 +10,6 @@ for (const code of CODES) {
   const from = dirname(require.resolve(`dictionary-${code}`));
   const to = join(import.meta.dirname, 'dist', 'dictionaries', code);
   mkdirSync(to, { recursive: true });
-  for (const file of ['index.aff', 'index.dic', 'license']) cpSync(join(from, file), join(to, file));
+  for (const file of ['index.aff', 'index.dic', 'license'])
+    cpSync(join(from, file), join(to, file));
 }
