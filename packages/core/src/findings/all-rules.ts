@@ -35,6 +35,7 @@ import { sameLines } from './rules/same-lines';
 import { sortsApart } from './rules/sorts-apart';
 import { tinyAccounts } from './rules/tiny-accounts';
 import { tooDeep } from './rules/too-deep';
+import { twoWords } from './rules/two-words';
 import { unusualBalances } from './rules/unusual-balances';
 import { longUnused, neverUsed } from './rules/unused';
 
@@ -66,6 +67,7 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   longUnused,
   nameSaysNothing: namesSayNothing,
   misspelled,
+  twoWords,
   nameBlanks,
   nameCapitals,
   nameShortened: namesShortened,

@@ -13,6 +13,7 @@ const wordsOf = (finding: Finding): string => {
     case 'sortApart':
       return ` ${finding.facts.words.slice(0, WORDS)}`;
     case 'misspelled':
+    case 'twoWords':
       return ` ${finding.facts.word.slice(0, WORDS)}`;
     default:
       return '';

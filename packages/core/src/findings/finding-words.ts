@@ -190,6 +190,10 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     says: `“${word}” in ${called(id)} is in no dictionary; “${to}” is.`,
     why: 'Whoever looks for it as it is spelled does not find it.',
   }),
+  twoWords: ({ accountIds: [id], facts: { word, to } }, { called }) => ({
+    says: `${called(id)} says “${word}”, where other accounts say “${to}”.`,
+    why: 'Who reads the statement wonders whether two things are meant.',
+  }),
   noGuidance: ({ facts: { count } }) => ({
     says: `${count} accounts do not say what belongs in them.`,
     why: 'A sentence each keeps the next posting from going astray.',

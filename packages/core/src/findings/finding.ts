@@ -76,6 +76,8 @@ export interface FindingFacts {
   readonly nameCapitals: { readonly to: string };
   readonly nameShortened: { readonly to: string };
   readonly misspelled: { readonly word: string; readonly to: string };
+  /** Other accounts have another word for the same thing. */
+  readonly twoWords: { readonly word: string; readonly to: string };
   readonly nameSaysNothing: object;
   /** So many accounts do not say what belongs in them. */
   readonly noGuidance: { readonly count: number };

@@ -28,6 +28,7 @@ export const RULE_NAMES: Readonly<Record<FindingCode, string>> = {
   longUnused: 'Accounts that are no longer used',
   nameSaysNothing: 'Names that say nothing',
   misspelled: 'Words that are spelled wrong',
+  twoWords: 'Two words for one thing',
   nameBlanks: 'Blanks too many in a name',
   nameCapitals: 'Names in capitals, or without any',
   nameShortened: 'Words that are cut short',

@@ -201,6 +201,32 @@ describe('each rule finds what it must, and no look-alike', () => {
   });
 }); // prettier-ignore
 
+describe('two words for one thing', () => {
+  const twice = (names: readonly string[]) =>
+    findingsOf(
+      'twoWords',
+      lookAt(aChart(names.map((name, at) => `61${at}0 ${name}`).join('\n'))),
+    ).map(({ accountIds, facts, fixes }) => [accountIds[0], facts.to, fixes[0]?.says]);
+
+  it('are found at the one that is used less, as it is written', () => {
+    expect(twice(['Telephone', 'Phone repairs', 'Telephone deposit'])).toEqual([
+      ['6110', 'Telephone', { does: 'rename', to: 'Telephone repairs' }],
+    ]);
+    expect(twice(['Refunds from suppliers', 'Gifts to vendors', 'Vendor lunches'])).toEqual([
+      ['6100', 'vendors', { does: 'rename', to: 'Refunds from vendors' }],
+    ]);
+  });
+
+  it('are none where only one of them is used, or a word only holds it', () => {
+    expect(twice(['Phone', 'Phone repairs'])).toEqual([]);
+    expect(twice(['Telephone', 'Headphones'])).toEqual([]);
+  });
+
+  it('are none where the other name is taken: the two accounts say the same', () => {
+    expect(twice(['Telephone', 'Phone'])).toEqual([]);
+  });
+});
+
 describe('all findings', () => {
   it('stand with the wrong first, then by what is at stake', () => {
     const all = allFindings(used(SHOP, { '2900': 5, '6110': 90, '6190': 10, '1500': 3 }));
