@@ -151,7 +151,10 @@ export class PictureComponent {
 
   private async draw(): Promise<void> {
     const { default: Chart } = await import('apexcharts');
-    this.chart = new Chart(this.place().nativeElement, this.options());
+    const { nativeElement } = this.place();
+    // Whoever went on meanwhile sees no picture, and the library cannot draw where nothing is.
+    if (!nativeElement.isConnected) return;
+    this.chart = new Chart(nativeElement, this.options());
     await this.chart.render();
   }
 
