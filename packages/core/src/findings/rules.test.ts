@@ -222,8 +222,9 @@ describe('two words for one thing', () => {
     expect(twice(['Telephone', 'Headphones'])).toEqual([]);
   });
 
-  it('are none where the other name is taken: the two accounts say the same', () => {
+  it('are none where another account says that already: the two say the same', () => {
     expect(twice(['Telephone', 'Phone'])).toEqual([]);
+    expect(twice(['Telephone', 'Phones'])).toEqual([]);
   });
 });
 

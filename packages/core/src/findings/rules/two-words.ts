@@ -1,7 +1,9 @@
 import type { Chart } from '../../chart/chart';
 import { eachNode } from '../../chart/queries';
+import type { KindCode } from '../../kinds/kinds';
 import { apply } from '../../operations/apply';
 import { respelled } from '../../spelling/spelling';
+import { saidAlready } from '../draft-finding';
 import type { FindingOf, FindingRule, Fix } from '../finding';
 
 /**
@@ -27,6 +29,7 @@ const SAME: readonly (readonly (readonly [one: string, several: string])[])[] = 
 interface Use {
   readonly id: string;
   readonly name: string;
+  readonly kind: KindCode;
   /** As it is written. */
   readonly word: string;
   /** Which of the words for the thing, and whether of several. */
@@ -35,12 +38,12 @@ interface Use {
 }
 
 const usesIn = (chart: Chart, words: (typeof SAME)[number]): readonly Use[] =>
-  [...eachNode(chart.roots)].flatMap(({ account: { id, name, retiredOn } }) => {
+  [...eachNode(chart.roots)].flatMap(({ account: { id, name, kind, retiredOn } }) => {
     if (retiredOn !== null) return [];
     for (const word of name.match(/\p{L}+/gu) ?? [])
       for (const [at, forms] of words.entries()) {
         const form = forms.indexOf(word.toLowerCase());
-        if (form >= 0) return [{ id, name, word, at, form: form === 0 ? 0 : 1 } as const];
+        if (form >= 0) return [{ id, name, kind, word, at, form: form === 0 ? 0 : 1 } as const];
       }
     return [];
   });
@@ -61,8 +64,9 @@ const cased = (to: string, word: string): string => {
     : to;
 };
 
-const renaming = (chart: Chart, { id, name, word }: Use, to: string): readonly Fix[] => {
+const renaming = (chart: Chart, { id, name, kind, word }: Use, to: string): readonly Fix[] => {
   const value = respelled(name, word, to);
+  if (saidAlready(chart, { id, name: value, kind }) !== null) return [];
   const operation = { type: 'editField', id, field: 'name', value } as const;
   return apply(chart, operation).ok
     ? [{ says: { does: 'rename', to: value }, operations: [operation] }]
@@ -80,7 +84,7 @@ export const twoWords: FindingRule<'twoWords'> = ({ chart }) =>
       .flatMap((use) => {
         const to = cased(words[most]?.[use.form] ?? '', use.word);
         const fixes = renaming(chart, use, to);
-        // Where the other name is taken, the two accounts say the same, and are found for that.
+        // Where another account says that already, the two are found for saying the same.
         if (fixes.length === 0) return [];
         return [
           {
