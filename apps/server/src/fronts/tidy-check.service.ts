@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { TidyCheckAnswer } from '@iunctus/contract';
 import {
-  accountsIn,
+  accountsLedTo,
   chartOf,
   checkChart,
   findingWords,
@@ -47,10 +47,10 @@ const routedOf = async (
 ): Promise<ReadonlySet<AccountId>> => {
   const items = await routesOfClient(pool, viewer, clientId);
   const standings = await standingsOf(pool, viewer, clientId);
-  return new Set([
-    ...items.flatMap(({ content }) => accountsIn(content)),
-    ...standings.flatMap(({ entry }) => entry.lines.flatMap(({ accountId }) => accountId ?? [])),
-  ]);
+  return accountsLedTo(
+    items.map(({ content }) => content),
+    standings.map(({ entry }) => entry),
+  );
 };
 
 const booksOf = async (

@@ -1,3 +1,4 @@
+import type { TypedEntry } from '../entries/typed-entry';
 import type { AccountId } from '../chart/account';
 import { findKey } from '../text/find-key';
 import type { Purpose } from './purpose';
@@ -75,3 +76,13 @@ export const accountsIn = (content: RouteContent): readonly AccountId[] => {
   })();
   return named.filter((id) => id !== null);
 };
+
+/** The accounts that pieces of routes, and entries that come again and again, lead to. */
+export const accountsLedTo = (
+  contents: readonly RouteContent[],
+  entries: readonly Pick<TypedEntry, 'lines'>[],
+): ReadonlySet<AccountId> =>
+  new Set([
+    ...contents.flatMap(accountsIn),
+    ...entries.flatMap(({ lines }) => lines.flatMap(({ accountId }) => accountId ?? [])),
+  ]);

@@ -1,7 +1,7 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { RouteItemAnswer } from '@iunctus/contract';
 import {
-  accountsIn,
+  accountsLedTo,
   NO_ROUTES,
   routesOf,
   type AccountId,
@@ -37,14 +37,11 @@ export class ClientRoutes {
     this.items().length === 0 ? NO_ROUTES : routesOf(this.items()),
   );
   /** The accounts that routes and standing entries name. */
-  readonly named = computed<ReadonlySet<AccountId>>(
-    () =>
-      new Set([
-        ...this.items().flatMap(({ content }) => accountsIn(content)),
-        ...(this.standings.value() ?? []).flatMap(({ entry }) =>
-          entry.lines.flatMap(({ accountId }) => accountId ?? []),
-        ),
-      ]),
+  readonly named = computed<ReadonlySet<AccountId>>(() =>
+    accountsLedTo(
+      this.items().map(({ content }) => content),
+      (this.standings.value() ?? []).map(({ entry }) => entry),
+    ),
   );
   /** Who files which return. */
   readonly filer = computed<Filer | null>(() => {
