@@ -93,6 +93,16 @@ describe('the worker that looks a chart through', () => {
     expect(past.map(({ check }) => check.score?.doubted)).toEqual([10, 60, 160]);
   });
 
+  it('looks at months with the chart that was adopted, whatever is proposed', () => {
+    const { computer } = started();
+    const named = { type: 'editField', id: '6020', field: 'name', value: 'Kiln repair' } as const;
+    computer.tell({ type: 'steps', steps: [{ id: 'a', operations: [named] }] });
+    computer.tell({ type: 'months', months: [{ month: '2026-03', revision: 1, chart: null }] });
+    const result = computer.tell({ type: 'nextMonth' });
+    expect(codes(result)).not.toContain('catchAll');
+    expect(result?.past[0]?.check.findings.map(({ code }) => code)).toContain('catchAll');
+  });
+
   it('begins anew with other months, and ends with none', () => {
     const { computer } = started();
     computer.tell({ type: 'months', months: [{ month: '2026-01', revision: 1, chart: null }] });

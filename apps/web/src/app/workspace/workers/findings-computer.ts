@@ -96,7 +96,8 @@ const pastCheck = (state: State, { month, revision, chart }: PastChart): PastChe
   const books = booksIn(state);
   if (books === null) return null;
   const { notes, today, track } = state;
-  const of = chart === null ? proposedChart(track) : chartOf(chart);
+  // What is proposed was in force in no month.
+  const of = chart === null ? track.base : chartOf(chart);
   return { month, revision, check: checkChart(of, { books, notes, today }, month) };
 };
 

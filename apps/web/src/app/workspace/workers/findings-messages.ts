@@ -22,7 +22,7 @@ export interface Trial {
   readonly fix: number;
 }
 
-/** A chart as it was at the end of a month; `null` for as it is. */
+/** A chart as it was at the end of a month; `null` for as it is adopted now. */
 export interface PastChart {
   readonly month: Month;
   readonly revision: number;
