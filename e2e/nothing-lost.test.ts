@@ -69,6 +69,8 @@ describe('what is typed is never lost', () => {
 
   it('an edit after the session ended elsewhere is there after signing in, at the same place', async () => {
     await atTheCeramics();
+    // It is the edit that finds the session ended, not a read that is still under way.
+    await maren.page.waitForNetworkIdle();
     await application.endSessions();
     await maren.goTo('5003');
     await maren.press('Enter');
