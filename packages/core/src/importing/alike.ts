@@ -24,6 +24,7 @@ export const withAlike = (
     name: entry.name,
     sort: kind?.kind ?? '',
     above: entry.parent ?? '',
+    amount: entry.balance ?? 0,
   }));
   for (const { at, of } of duplicatesAmong(accounts)) {
     const [row, other] = [asked[at], asked[of]];

@@ -16,6 +16,12 @@ describe('accounts that say the same twice', () => {
     ['Travel:Airfare', 'Travel:Flights'],
     ['Rent of shop', 'Shop rent'],
     ['Office suplies', 'Office supplies'],
+    ['Haulier', 'Carriage and freight'],
+    ['Card machine fees', 'Merchant services'],
+    ['Call-outs', 'Callout fees'],
+    ['Laptops and PCs', 'Computer equipment'],
+    ['Petrol (50%)', 'Fuel'],
+    ['Tips', 'Gratuities'],
   ])('“%s” and “%s”: by meaning, spelling, short form or order of words', (one, other) => {
     expect(pairs(one, 'Insurance', other)).toEqual([`${other} = ${one}`]);
   });
@@ -29,6 +35,11 @@ describe('accounts that say the same twice', () => {
     ['Vehicle:Accumulated depreciation', 'Equipment:Accumulated depreciation'],
     ['Bank charges', 'Bank interest'],
     ['Office', 'Officer pay'],
+    ['Van', 'Tractor'],
+    ['Plans paid monthly', 'Plans paid annually'],
+    ['Audit', 'Payroll service'],
+    ['Conference', 'Training'],
+    ['Legacies', 'Grants'],
   ])('“%s” and “%s” are two', (one, other) => {
     expect(pairs(one, other)).toEqual([]);
   });
@@ -39,6 +50,15 @@ describe('accounts that say the same twice', () => {
       { name: 'Insurance', sort: 'prepaidExpense' },
     ]);
     expect(found).toEqual([]);
+  });
+
+  it('are likelier where the one holds little beside the other than where both hold as much', () => {
+    const likeness = (amount: number): number =>
+      duplicatesAmong([
+        { name: 'Telephone', sort: 'operatingExpense', amount: 1000_00 },
+        { name: 'Phone & internet', sort: 'operatingExpense', amount },
+      ])[0]?.likeness ?? 0;
+    expect(likeness(100_00)).toBeGreaterThan(likeness(900_00));
   });
 
   it('are told with the one that is likest', () => {

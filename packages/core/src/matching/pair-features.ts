@@ -18,6 +18,8 @@ export interface Lookalike {
   readonly sort: string;
   /** What stands above it, where the name does not say it; empty for nothing. */
   readonly above?: string;
+  /** What it holds or took, as a plain amount in whatever unit its list is in; left out where that is not known. */
+  readonly amount?: number;
 }
 
 /** Words at least so alike are the same word, misspelt. */
@@ -30,13 +32,20 @@ const CUT_SHORT = 3;
 const WIDER = 0.75;
 /** The last part of a list, where what was added later stands. */
 const TAIL = 0.88;
+/** Further than this from the one before of its sort, an account stands apart. */
+const APART = 4;
+/** Parts of what another account holds, from 0 to 1. */
+const SMALL_PART = 0.25;
+const LARGE_PART = 0.5;
 /** More of a thing than this makes no difference. */
 const MOST = 3;
 
+/** Parts in a hundred, which say how an account is taxed: “(50 %)”. */
+const SHARES = /\(?\b\d+\s*%\)?/g;
 /** Words that tell no account of a list from another. */
 const IDLE = new Set(
   wordsOf(
-    'expense cost charge fee bill account stuff other general misc sundry business company co the service svc item used running old new various usual etc paid total owing owed due payable payables receivable receivables premium premiums employer employers employee  cogs',
+    'expense cost charge fee bill account stuff other general misc sundry business company co the service svc item used running old new various usual etc paid total owing owed due payable payables receivable receivables premium premiums employer employers employee cogs received outstanding job work chg contract individual',
   ),
 );
 
@@ -60,22 +69,45 @@ const matchOf = (a: Thing, b: Thing): number => {
 const marksOf = (name: string): string =>
   (name.match(/\d+|(?<![\p{L}&])\p{Lu}(?![\p{L}&'’])/gu) ?? []).join(' ');
 
+const TIMES: Readonly<Record<string, string>> = {
+  monthly: 'month',
+  weekly: 'week',
+  daily: 'day',
+  annual: 'year',
+  annually: 'year',
+  yearly: 'year',
+  quarterly: 'quarter',
+};
+
+/** How often, in the words of a name: what is paid monthly is not what is paid by the year. */
+const timesOf = (name: string): string =>
+  (name.toLowerCase().match(/\p{L}+/gu) ?? []).flatMap((word) => TIMES[word] ?? []).join(' ');
+
 /** What a name says by itself, and where it stands. */
 interface Said {
   readonly at: number;
+  /** What it holds; 0 also where that is not known. */
+  readonly amount: number;
+  /** Whether others stand between it and the one of its sort before it. */
+  readonly strayed: boolean;
   readonly marks: string;
+  readonly times: string;
   readonly path: string;
   readonly things: readonly Thing[];
 }
 
-const saidBy = ({ name, above = '' }: Lookalike, at: number): Said => {
+const saidBy = ({ name, above = '', amount = 0 }: Lookalike, at: number): Omit<Said, 'strayed'> => {
   const cut = name.lastIndexOf(':') + 1;
   const path = cut === 0 ? above : name.slice(0, cut - 1);
-  const all = thingsSaid(name.slice(cut));
-  const telling = all.filter((thing) => thing.known || !IDLE.has(thing.name));
+  const all = thingsSaid(name.slice(cut).replace(SHARES, ''));
+  const telling = all.filter(
+    ({ known, name: word }) => known || !(IDLE.has(word) || word in TIMES),
+  );
   return {
     at,
-    marks: marksOf(spokenName(name).replace(/\(?\b\d+\s*%\)?/g, '')),
+    amount: Math.abs(amount),
+    marks: marksOf(spokenName(name).replace(SHARES, '')),
+    times: timesOf(name),
     path,
     things: telling.length > 0 ? telling : all,
   };
@@ -103,11 +135,18 @@ export interface PairFeatures {
   readonly onePlaced: number;
   /** Whether one stands at the end of the list, where later ones are put. */
   readonly addedLater: number;
+  /** Whether the later one stands apart from those of its sort. */
+  readonly strayed: number;
+  /** Whether one holds a small part of what the other holds, as much as it, or nothing where the other does. */
+  readonly muchLess: number;
+  readonly asMuch: number;
+  readonly oneEmpty: number;
   /** Words of their own that they share. */
   readonly ownShared: number;
   /** Which part of what they share a business often has several accounts of, and the same where one says more. */
   readonly oftenSeveral: number;
   readonly severalAndMore: number;
+  readonly onlySeveral: number;
   readonly allKnown: number;
   /** Whether one says all that the other says, and whether others of the list speak of it, too. */
   readonly contained: number;
@@ -124,6 +163,7 @@ type OfShared =
   | 'ownShared'
   | 'oftenSeveral'
   | 'severalAndMore'
+  | 'onlySeveral'
   | 'allKnown';
 
 const flag = (holds: boolean): 0 | 1 => (holds ? 1 : 0);
@@ -155,16 +195,31 @@ const sharedFeatures = (
     ownShared: capped(ownShared.length),
     oftenSeveral: several,
     severalAndMore: several * capped(more.length),
+    onlySeveral: flag(several === 1 && more.length > 0),
     allKnown: flag(ownShared.length === 0 && own.length === 0),
   };
 };
 
+/** Whether two say the same in the same words. */
+const isSaidAlike = (one: Said, other: Said): boolean =>
+  one.things.map(({ said }) => said).join() === other.things.map(({ said }) => said).join();
+
 /** The same words below two different accounts: each of those has its own. */
 const isRepeatedElsewhere = (one: Said, other: Said): boolean =>
-  one.path !== '' &&
-  other.path !== '' &&
-  one.path !== other.path &&
-  one.things.map(({ said }) => said).join() === other.things.map(({ said }) => said).join();
+  one.path !== '' && other.path !== '' && one.path !== other.path && isSaidAlike(one, other);
+
+/** Who makes an account that was there already posts little to it. */
+const amountFeatures = (
+  one: Said,
+  other: Said,
+): Pick<PairFeatures, 'muchLess' | 'asMuch' | 'oneEmpty'> => {
+  const [less, more] = [Math.min(one.amount, other.amount), Math.max(one.amount, other.amount)];
+  return {
+    muchLess: flag(less > 0 && less < more * SMALL_PART),
+    asMuch: flag(less > more * LARGE_PART),
+    oneEmpty: flag(less === 0 && more > 0),
+  };
+};
 
 /** The names of a list, ready to be held against one another. */
 export class NamePairs {
@@ -172,7 +227,12 @@ export class NamePairs {
   private readonly counts = new Map<string, number>();
 
   constructor(private readonly accounts: readonly Lookalike[]) {
-    this.said = accounts.map(saidBy);
+    const last = new Map<string, number>();
+    this.said = accounts.map((account, at) => {
+      const strayed = at - (last.get(account.sort) ?? at) > APART;
+      last.set(account.sort, at);
+      return { ...saidBy(account, at), strayed };
+    });
     for (const { things, at } of this.said) {
       const { sort = '' } = accounts[at] ?? {};
       for (const { name } of things) {
@@ -232,12 +292,17 @@ export class NamePairs {
   features(at: number, of: number): PairFeatures | null {
     const [one, other] = [this.said[at], this.said[of]];
     if (one === undefined || other === undefined || one.marks !== other.marks) return null;
+    if (one.times !== '' && other.times !== '' && one.times !== other.times) return null;
     const [ofOne, ofOther] = [this.covered(one, other), this.covered(other, one)];
     if (ofOne.share === 0 && ofOther.share === 0) return null;
     if (isRepeatedElsewhere(one, other)) return null;
     const shared = one.things.filter((thing) => !ofOne.more.includes(thing));
     const more = [...ofOne.more, ...ofOther.more];
-    if (more.length > 0 && shared.every(isOftenSeveral)) return null;
+    // A cover of its own is no insurance at large.
+    const isPartOfSeveral = more.some(({ name }) => widerThan(name).some(isNamedSeveral));
+    if (isPartOfSeveral && shared.every(isOftenSeveral)) return null;
+    // A van is no tractor.
+    if (shared.every(isBeside) && !isSaidAlike(one, other)) return null;
     const rarest = Math.min(...shared.map((thing) => this.countOf(one, thing)));
     const contained = ofOne.more.length === 0 || ofOther.more.length === 0;
     return {
@@ -251,13 +316,14 @@ export class NamePairs {
       containedOfSeveral: flag(contained && rarest > 2),
       ...sharedFeatures(shared, other, more),
       ...this.placeFeatures(one, other),
+      ...amountFeatures(one, other),
     };
   }
 
   private placeFeatures(
     one: Said,
     other: Said,
-  ): Pick<PairFeatures, 'otherPlaces' | 'onePlaced' | 'addedLater'> {
+  ): Pick<PairFeatures, 'otherPlaces' | 'onePlaced' | 'addedLater' | 'strayed'> {
     const paths = [one.path, other.path].filter((path) => path !== '');
     const tail = this.said.length * TAIL;
     const [early, late] = [Math.min(one.at, other.at), Math.max(one.at, other.at)];
@@ -265,6 +331,7 @@ export class NamePairs {
       otherPlaces: flag(paths.length === 2 && one.path !== other.path),
       onePlaced: flag(paths.length === 1),
       addedLater: flag(late >= tail && early < tail),
+      strayed: flag((one.at === late ? one : other).strayed),
     };
   }
 }

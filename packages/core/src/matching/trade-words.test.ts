@@ -17,7 +17,9 @@ describe('what a name speaks of', () => {
     ['Motor tax', 'vehicleTax'],
     ['Adv & promo', 'advertising'],
     ['Merchant fees', 'cardFees'],
-    ['Staff uniforms', '“staff” uniforms'],
+    ['Staff uniforms', 'staff uniforms'],
+    ['T&E', 'travel meals'],
+    ['Haulier', 'freight'],
     ['Council rates', 'propertyTax'],
     ['R&M', 'repairs'],
   ])('“%s”: %s', (name, things) => {

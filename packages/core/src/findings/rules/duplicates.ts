@@ -7,10 +7,11 @@ import type { FindingRule, Fix } from '../finding';
 /** Accounts of one kind that say the same; the one with less goes into the one with more, for the fewest postings follow. */
 export const duplicates: FindingRule<'duplicate'> = ({ chart, use, routed }) => {
   const nodes = openAccounts(chart);
-  const accounts = nodes.map(({ account: { id, name, kind } }) => ({
-    name,
-    sort: kind,
-    above: accountOf(chart, parentIdOf(chart, id) ?? '')?.name ?? '',
+  const accounts = nodes.map((node) => ({
+    name: node.account.name,
+    sort: node.account.kind,
+    above: accountOf(chart, parentIdOf(chart, node.account.id) ?? '')?.name ?? '',
+    amount: atStake(use, node),
   }));
   return duplicatesAmong(accounts).flatMap(({ at, of }) => {
     const [one, other] = [nodes[at], nodes[of]];
