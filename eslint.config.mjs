@@ -100,6 +100,21 @@ export default tseslint.config(
     },
   },
   {
+    files: ['packages/contract/src/**/*.ts', 'apps/web/src/app/session/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.spec.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          name: '@iunctus/core',
+          allowTypeImports: true,
+          message:
+            'What is checked at the edges stands in @iunctus/core/edges: signing in loads no more.',
+        },
+      ],
+    },
+  },
+  {
     files: ['apps/web/src/**/*.ts'],
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,

@@ -8,6 +8,7 @@ module.exports = {
   testMatch: ['**/*.spec.ts'],
   setupFilesAfterEnv: ['<rootDir>/src/testing/setup-jest.ts'],
   moduleNameMapper: {
+    '^@iunctus/core/edges$': '<rootDir>/../../packages/core/src/edges.ts',
     '^@iunctus/core/learned$': '<rootDir>/../../packages/core/src/matching/learned/index.ts',
     'findings-worker\\.factory$': '<rootDir>/src/testing/findings-worker.stub.ts',
     'statement-worker\\.factory$': '<rootDir>/src/testing/statement-worker.stub.ts',

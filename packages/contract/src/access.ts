@@ -1,4 +1,5 @@
-import { ROLES, type PersonRole } from '@iunctus/core';
+import type { PersonRole } from '@iunctus/core';
+import { ROLES } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { Id, Moment, textUpTo, wordsUpTo } from './text';
 

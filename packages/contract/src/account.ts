@@ -1,12 +1,5 @@
-import {
-  KIND_CODES,
-  NUMBER_LIMIT,
-  TEXT_LIMITS,
-  type Account,
-  type AccountRecord,
-  type ChartSettings,
-  type MergedAccount,
-} from '@iunctus/core';
+import type { Account, AccountRecord, ChartSettings, MergedAccount } from '@iunctus/core';
+import { KIND_CODES, NUMBER_LIMIT, TEXT_LIMITS } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { NumberPlanSchema } from './number-plan';
 import { AccountSettingsSchema, DimensionSchema } from './settings';

@@ -1,4 +1,4 @@
-import { ENTRY_SOURCES } from '@iunctus/core';
+import { ENTRY_SOURCES } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { BookedChartSchema, ChartRecordSchema } from './chart-record';
 import { ClientAnswer } from './client';

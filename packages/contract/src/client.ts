@@ -1,4 +1,4 @@
-import { INDUSTRY_CODES, LEGAL_FORMS } from '@iunctus/core';
+import { INDUSTRY_CODES, LEGAL_FORMS } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { Id, Moment, MonthText, wordsUpTo } from './text';
 

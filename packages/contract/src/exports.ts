@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { DEPTH_CODES, SHEET_CODES } from '@iunctus/core';
+import { DEPTH_CODES, SHEET_CODES } from '@iunctus/core/edges';
 import { Id, MonthText } from './text';
 
 /** How a chart is to be taken out: with amounts of which months, and how it is printed. */

@@ -1,4 +1,5 @@
-import { NOTE_LIMITS, type FindingNote } from '@iunctus/core';
+import type { FindingNote } from '@iunctus/core';
+import { NOTE_LIMITS } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { DateText, Id, Moment, textUpTo, wordsUpTo } from './text';

@@ -1,12 +1,5 @@
-import {
-  FINDING_CODES,
-  LIMIT_NAMES,
-  LIMIT_RANGES,
-  WISHED_WORDS,
-  type FindingCode,
-  type LimitName,
-  type RuleWishes,
-} from '@iunctus/core';
+import type { FindingCode, LimitName, RuleWishes } from '@iunctus/core';
+import { FINDING_CODES, LIMIT_NAMES, LIMIT_RANGES, WISHED_WORDS } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { Count } from './text';
 

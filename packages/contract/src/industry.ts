@@ -1,4 +1,4 @@
-import { INDUSTRY_CODES } from '@iunctus/core';
+import { INDUSTRY_CODES } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { textUpTo } from './text';
 

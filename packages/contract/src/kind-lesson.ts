@@ -1,4 +1,4 @@
-import { KIND_CODES, TEXT_LIMITS } from '@iunctus/core';
+import { KIND_CODES, TEXT_LIMITS } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { Id, wordsUpTo } from './text';
 

@@ -1,4 +1,4 @@
-import { COLUMN_USES, KIND_CODES } from '@iunctus/core';
+import { COLUMN_USES, KIND_CODES } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { Id, textUpTo } from './text';
 

@@ -1,11 +1,5 @@
-import {
-  columnsFromText,
-  OWN_LIMITS,
-  ownProblem,
-  SECTION_CODES,
-  type OwnLayout,
-  type OwnRow,
-} from '@iunctus/core';
+import type { OwnLayout, OwnRow } from '@iunctus/core';
+import { columnsFromText, OWN_LIMITS, ownProblem, SECTION_CODES } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { Count, Id, Moment, textUpTo, wordsUpTo } from './text';

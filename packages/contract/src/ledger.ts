@@ -1,3 +1,4 @@
+import type { EntryLine, ForeignAmount, PlacedFault, Recurrence, TypedEntry } from '@iunctus/core';
 import {
   BANK_USES,
   COMMENT_LIMIT,
@@ -6,12 +7,7 @@ import {
   JOURNAL_USES,
   LINES_LIMIT,
   TYPED_SOURCES,
-  type EntryLine,
-  type ForeignAmount,
-  type PlacedFault,
-  type Recurrence,
-  type TypedEntry,
-} from '@iunctus/core';
+} from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { OpeningBalancesSchema } from './opening';

@@ -1,4 +1,5 @@
-import { KIND_CODES, PLAN_DIGITS, type NumberPlan } from '@iunctus/core';
+import type { NumberPlan } from '@iunctus/core';
+import { KIND_CODES, PLAN_DIGITS } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { textUpTo } from './text';

@@ -1,4 +1,5 @@
-import { LIST_NAME_LIMIT, type OpeningBalances } from '@iunctus/core';
+import type { OpeningBalances } from '@iunctus/core';
+import { LIST_NAME_LIMIT } from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { Amount, Id, MonthText, textUpTo } from './text';

@@ -1,3 +1,4 @@
+import type { Conflict, Operation, OperationType, ProposalStep, Refusal } from '@iunctus/core';
 import {
   CHOICE_PROBLEMS,
   DIMENSION_PROBLEMS,
@@ -10,12 +11,7 @@ import {
   TEXT_FIELDS,
   TEXT_LIMITS,
   VALUE_REFUSALS,
-  type Conflict,
-  type Operation,
-  type OperationType,
-  type ProposalStep,
-  type Refusal,
-} from '@iunctus/core';
+} from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { AccountSchema } from './account';
 import { mirrors } from './mirrors';

@@ -1,3 +1,4 @@
+import type { DatedLine, MarketLine, RouteContent, Sample } from '@iunctus/core';
 import {
   isTaxRate,
   LINE_SOURCES,
@@ -6,11 +7,7 @@ import {
   PURPOSE_CODES,
   ROUTE_LIMITS,
   SECTION_CODES,
-  type DatedLine,
-  type MarketLine,
-  type RouteContent,
-  type Sample,
-} from '@iunctus/core';
+} from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { ReturnLineSchema } from './settings';

@@ -1,3 +1,11 @@
+import type {
+  AccountSettings,
+  ChangeSetting,
+  Dimension,
+  PayeeBox,
+  PostingChoice,
+  Split,
+} from '@iunctus/core';
 import {
   CHOICE_WORDS_LIMIT,
   DIMENSION_NAME_LIMIT,
@@ -7,13 +15,7 @@ import {
   PAYEE_BOXES,
   SALES_TAX_CODES,
   SETTING_TEXT_LIMIT,
-  type AccountSettings,
-  type ChangeSetting,
-  type Dimension,
-  type PayeeBox,
-  type PostingChoice,
-  type Split,
-} from '@iunctus/core';
+} from '@iunctus/core/edges';
 import * as v from 'valibot';
 import { mirrors } from './mirrors';
 import { Amount, DateText, Id, textUpTo } from './text';

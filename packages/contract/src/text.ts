@@ -1,4 +1,4 @@
-import { AMOUNT_LIMIT, isCalendarDate, isMonth } from '@iunctus/core';
+import { AMOUNT_LIMIT, isCalendarDate, isMonth } from '@iunctus/core/edges';
 import * as v from 'valibot';
 
 /** The identity of a thing, a UUID; written small, as it is kept. */

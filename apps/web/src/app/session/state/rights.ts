@@ -1,6 +1,7 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { may, type Permission } from '@iunctus/core';
+import type { Permission } from '@iunctus/core';
+import { may } from '@iunctus/core/edges';
 import { sessionFeature } from './session.feature';
 
 /** What whoever is signed in may do. The server holds to the same table; here it spares people what would be refused. */
