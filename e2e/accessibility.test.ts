@@ -166,6 +166,7 @@ const PLACES: readonly {
       ['a register', 'register', 'Choose an account to read it'],
       ['standing entries', 'standing', 'what is posted again and again'],
       ['opening balances', 'openings', 'Nothing differs from the books.'],
+      ['open items', 'open-items', 'No list yet'],
       ['locks', 'locks', 'No period is locked.'],
       ['entries from a file', 'bring-in', 'Drop a file here'],
     ] as const

@@ -13,6 +13,7 @@ import * as front from './front';
 import * as layouts from './layout';
 import * as ledger from './ledger';
 import { KnownList, KnownListsAnswer } from './known-list';
+import * as items from './open-items';
 import * as review from './review';
 import * as routes from './routes';
 import { ReturnFileRequest, TaxSoftwareAnswer } from './tax-software';
@@ -47,6 +48,7 @@ const DRAFT = `${CLIENT}/entry-drafts/:draftId`;
 const STANDING = `${CLIENT}/standing-entries/:standingId`;
 const ROUTE = `${CLIENT}/routes/:itemId`;
 const LAYOUT = `${CLIENT}/layouts/:layoutId`;
+const OPEN_ITEMS = `${CLIENT}/open-items/:accountId`;
 const ASIDE = `${CLIENT}/lines-set-aside/:lineId`;
 const REVISION = `${CLIENT}/revisions/:number`;
 const REVIEW = `${CLIENT}/reviews/:authorId`;
@@ -114,6 +116,9 @@ export const ENDPOINTS = {
   keepFindingRules: { method: 'put', path: `${CLIENT}/finding-rules`, summary: 'Keep what the client wants of them', may: 'change', request: rules.FindingRulesRequest, answer: rules.FindingRulesKept },
   keepPracticeRules: { method: 'put', path: '/finding-rules', summary: 'Keep what the practice wants of them, for all its clients', may: 'change', request: rules.FindingRulesRequest, answer: rules.FindingRulesKept },
   tidyCheck: { method: 'get', path: `${CLIENT}/tidy-check`, summary: 'How tidy the chart is, with the books through their newest month', may: 'readAll', answer: front.TidyCheckAnswer },
+  openItems: { method: 'get', path: `${CLIENT}/open-items`, summary: 'What stands open in accounts by customer or supplier, as lists said', may: 'readAll', answer: items.OpenItemsAnswer },
+  keepOpenItems: { method: 'put', path: OPEN_ITEMS, summary: 'Keep what stood open in an account at the end of a month', may: 'post', request: items.OpenItemsRequest, most: 2 * MB, answer: items.OpenItemsKept },
+  dropOpenItems: { method: 'delete', path: OPEN_ITEMS, summary: 'Drop the list of an account', may: 'post' },
   layouts: { method: 'get', path: `${CLIENT}/layouts`, summary: 'Statements as the client wants them', may: 'readAll', answer: layouts.LayoutsAnswer },
   keepLayout: { method: 'put', path: LAYOUT, summary: 'Keep one of them', may: 'change', request: layouts.LayoutRequest, most: 256 * KB, answer: layouts.LayoutKept },
   dropLayout: { method: 'delete', path: LAYOUT, summary: 'Drop one of them', may: 'change' },

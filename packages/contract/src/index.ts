@@ -17,6 +17,7 @@ export * from './finding-note';
 export * from './finding-rules';
 export * from './front';
 export * from './layout';
+export * from './open-items';
 export * from './routes';
 export * from './kind-lesson';
 export * from './tax-software';

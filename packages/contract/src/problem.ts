@@ -47,6 +47,7 @@ export const Problem = v.variant('code', [
       'route',
       'layout',
       'rules',
+      'openItems',
     ]),
   }),
   /** Proofs that the practice wishes to hold would be broken: by name. */

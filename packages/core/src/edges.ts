@@ -19,6 +19,7 @@ export { JOURNAL_USES } from './journals/journal-columns';
 export { SECTION_CODES } from './kinds/caption';
 export { KIND_CODES } from './kinds/kinds';
 export { LIST_NAME_LIMIT } from './ledger/opening-balances';
+export { itemsFit, OPEN_ITEM_LIMITS } from './ledger/open-item';
 export { AMOUNT_LIMIT } from './money/minor';
 export { NUMBER_LIMIT, TEXT_LIMITS } from './operations/checks';
 export { TEXT_FIELDS } from './operations/operation';

@@ -219,3 +219,6 @@ export * from './routes/rule-places';
 export * from './routes/bank-accounts';
 export * from './routes/balancing';
 export * from './routes/read-bank-lines';
+export * from './ledger/open-item';
+export * from './ledger/open-items';
+export * from './journals/read-open-items';

@@ -35,6 +35,7 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
   ofChart('layout', 'chart_id, id'),
   ofChart('finding_note', 'chart_id, key'),
   ofChart('rule_wishes', 'chart_id'),
+  ofChart('open_item_list', 'chart_id, account_id'),
   ofChart('line_set_aside', 'chart_id, line_id'),
   ofChart('dimension_value_use', 'chart_id, value_id'),
   ofChart('account_month_total', 'chart_id, account_id, month'),

@@ -32,6 +32,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   finding_note: 'INSERT, DELETE, UPDATE (print, until, reason, author_id, noted_at)',
   rule_wishes: 'INSERT, UPDATE (version, content, author_id, changed_at)',
   practice_rule_wishes: 'INSERT, UPDATE (version, content, author_id, changed_at)',
+  open_item_list: 'INSERT, DELETE, UPDATE (version, month, items, author_id, changed_at)',
   layout: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
   route_item: 'INSERT, DELETE, UPDATE (version, content, author_id, changed_at)',
   line_set_aside: 'INSERT, DELETE',

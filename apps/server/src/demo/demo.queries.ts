@@ -47,6 +47,7 @@ const TABLES: readonly (readonly [table: string, by: 'practice' | 'chart' | 'use
   ['layout', 'practice'],
   ['finding_note', 'practice'],
   ['rule_wishes', 'practice'],
+  ['open_item_list', 'practice'],
   ['practice_rule_wishes', 'practice'],
   ['line_set_aside', 'practice'],
   ['entry_draft', 'practice'],

@@ -15,6 +15,7 @@ import { postOpeningOf } from '../openings/openings.service';
 import { overviewOf } from '../overviews/overview.service';
 import { idIn, numberIn } from '../problems/read-request';
 import { problem } from '../problems/problem';
+import { dropOpenItems, keepOpenItems, openItemsOf } from '../ledger/open-items.service';
 import { dropFindingNote, findingNotesOf, noteFinding } from '../findings/findings.service';
 import { keepClientRules, keepPracticeRules, rulesOfClient } from '../findings/rule-wishes.service';
 import { figuresOf } from '../fronts/figures.service';
@@ -100,6 +101,10 @@ const standingIn = (asked: Asked) => ({
 const layoutIn = (asked: Asked) => ({
   clientId: clientIn(asked),
   layoutId: idIn(asked.params, 'layoutId'),
+});
+const listedIn = (asked: Asked) => ({
+  clientId: clientIn(asked),
+  accountId: idIn(asked.params, 'accountId'),
 });
 const routeIn = (asked: Asked) => ({
   clientId: clientIn(asked),
@@ -211,6 +216,10 @@ export const HANDLERS: Handlers = {
   keepPracticeRules: ({ pool }, call) => keepPracticeRules(pool, call.viewer, call.body),
   tidyCheck: ({ pool }, call) =>
     tidyCheckOf(pool, call.viewer, { clientId: clientIn(call), today: today() }),
+  openItems: ({ pool }, call) => openItemsOf(pool, call.viewer, clientIn(call)),
+  keepOpenItems: ({ pool }, call) =>
+    keepOpenItems(pool, call.viewer, { ...listedIn(call), request: call.body }),
+  dropOpenItems: ({ pool }, call) => dropOpenItems(pool, call.viewer, listedIn(call)),
   layouts: ({ pool }, call) => layoutsOfClient(pool, call.viewer, clientIn(call)),
   keepLayout: ({ pool }, call) =>
     keepLayout(pool, call.viewer, { ...layoutIn(call), request: call.body }),

@@ -5,6 +5,7 @@ import {
   chartOf,
   checkChart,
   findingWords,
+  sumOfItems,
   termsFor,
   type AccountId,
   type CalendarDate,
@@ -23,6 +24,7 @@ import { clientOf } from '../clients/clients.service';
 import { findingNotesOf } from '../findings/findings.service';
 import { rulesOfClient } from '../findings/rule-wishes.service';
 import { layoutsOfClient } from '../layouts/layouts.service';
+import { openItemsOf } from '../ledger/open-items.service';
 import { standingsOf } from '../ledger/standing.service';
 import { routesOfClient } from '../routes/routes.service';
 
@@ -66,6 +68,11 @@ const booksOf = async (
     filer: client,
     startsIn: client.fiscalYearStart,
     monthly: { first, rows: [...amounts, ...splits] },
+    openItems: (await openItemsOf(pool, viewer, clientId)).map(({ accountId, list }) => ({
+      accountId,
+      month: list.month,
+      amount: sumOfItems(list.items),
+    })),
     layouts: layouts.map(({ layout }) => layout),
     routed: await routedOf(pool, viewer, clientId),
     practice: practice.wishes,

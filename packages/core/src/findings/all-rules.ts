@@ -14,6 +14,7 @@ import { FINDING_CODES } from './rule-names';
 import { assetsNotDepreciated } from './rules/assets-not-depreciated';
 import { catchAlls } from './rules/catch-alls';
 import { contrasApart } from './rules/contras-apart';
+import { controlsApart } from './rules/controls-apart';
 import { duplicates } from './rules/duplicates';
 import { emptyHeadings } from './rules/empty-headings';
 import { noGuidance } from './rules/guidance';
@@ -44,6 +45,7 @@ const RULES: { readonly [C in FindingCode]: FindingRule<C> } = {
   kindDoubt: kindDoubts,
   unusualBalance: unusualBalances,
   leftToClear,
+  controlApart: controlsApart,
   misplacedLine: misplacedLines,
   layoutMisses: layoutsMiss,
   retiredInRoute: retiredInRoutes,
@@ -89,6 +91,7 @@ export const lookAt = (chart: Chart, more: Partial<LookedAt> = {}): LookedAt => 
   posted: null,
   judge: null,
   layouts: [],
+  openItems: [],
   country: 'US',
   startsIn: 1,
   routed: new Set(),

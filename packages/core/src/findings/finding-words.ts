@@ -79,6 +79,10 @@ const WORDS: { readonly [C in FindingCode]: Words<C> } = {
     says: `${called(id)} has not come to nothing for ${months(facts.months)}.`,
     why: 'What passes through it has no place of its own on the statements.',
   }),
+  controlApart: ({ accountIds: [id], facts: { month } }, { called }) => ({
+    says: `${called(id)} differs from its open items at the end of ${shortMonths({ first: month, last: month })}.`,
+    why: 'Something was posted to it that is on no invoice, or an invoice or payment was not: what is owed on the statement is not what can be asked for.',
+  }),
   misplacedLine: ({ accountIds: [id], facts: { why } }, { called }) => ({
     says: {
       noLine: `${called(id)} has no line on the return.`,

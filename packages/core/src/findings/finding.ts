@@ -4,6 +4,7 @@ import type { Month } from '../dates/month';
 import type { SectionCode } from '../kinds/caption';
 import type { KindCode } from '../kinds/kinds';
 import type { ChartUse } from '../ledger/chart-use';
+import type { OpenItemSum } from '../ledger/open-items';
 import type { PlacedJudge } from '../matching/learned/judge-placed';
 import type { Minor } from '../money/minor';
 import type { WhyChanged } from '../numbering/crosswalk';
@@ -36,6 +37,8 @@ export interface FindingFacts {
   readonly unusualBalance: { readonly months: number };
   /** What passes through an account was left in it; since how many months. */
   readonly leftToClear: { readonly months: number };
+  /** What stood open at the end of a month, and what the account held then; debit positive. */
+  readonly controlApart: { readonly month: Month; readonly items: Minor; readonly books: Minor };
   readonly emptyHeading: object;
   readonly onlyChild: { readonly childId: AccountId };
   readonly postedParent: { readonly below: number };
@@ -138,6 +141,8 @@ export interface LookedAt {
   /** What was learned of kinds; `null` where it is not at hand: it is large, and loaded only where it is needed. */
   readonly judge: PlacedJudge | null;
   readonly layouts: readonly OwnLayout[];
+  /** What the open items of accounts come to, by the lists that were brought. */
+  readonly openItems: readonly OpenItemSum[];
   /** Whose spelling names follow: ISO 3166-1 alpha-2. */
   readonly country: string;
   /** The month (1–12) with which the fiscal year begins. */

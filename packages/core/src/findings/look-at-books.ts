@@ -3,6 +3,7 @@ import type { Chart } from '../chart/chart';
 import { fiscalYearStart, type Month } from '../dates/month';
 import { chartUse } from '../ledger/chart-use';
 import type { MonthlyAmounts } from '../ledger/monthly';
+import type { OpenItemSum } from '../ledger/open-items';
 import type { PlacedJudge } from '../matching/learned/judge-placed';
 import { returnSheet } from '../returns/return-sheet';
 import type { PostedWords } from '../postings/posted-words';
@@ -21,6 +22,8 @@ export interface KnownBooks {
   readonly startsIn: number;
   readonly monthly: MonthlyAmounts;
   readonly layouts: readonly OwnLayout[];
+  /** What the open items of accounts come to, by the lists that were brought. */
+  readonly openItems: readonly OpenItemSum[];
   /** The accounts to which routes and standing entries post. */
   readonly routed: ReadonlySet<AccountId>;
   readonly practice: RuleWishes;
@@ -37,13 +40,14 @@ export interface KnownBooks {
 /** A chart with its books, to be looked at as they stood at the end of a month. */
 export const lookAtBooks = (chart: Chart, books: KnownBooks, through: Month): LookedAt => {
   const { filer, startsIn, monthly, layouts, routed, judge, spelling, newId, posted } = books;
+  const { openItems } = books;
   const { words, limits, severities } = rulesBy(books.practice, books.client);
   const first = fiscalYearStart(through, startsIn);
   const rollUp = tableBooks(monthly, startsIn).rollUp({ first, last: through });
   return lookAt(chart, {
     use: chartUse(monthly, through),
     returned: { sheet: returnSheet(chart, rollUp, filer), filer },
-    ...{ layouts, routed, startsIn, judge, limits, severities, newId, posted },
+    ...{ layouts, openItems, routed, startsIn, judge, limits, severities, newId, posted },
     country: filer.country,
     spelling: spelling === null ? null : { ...spelling, own: new Set(words) },
   });

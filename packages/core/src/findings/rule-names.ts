@@ -5,6 +5,7 @@ export const RULE_NAMES: Readonly<Record<FindingCode, string>> = {
   kindDoubt: 'Kinds that the name, the place or the number contradict',
   unusualBalance: 'Balances on the unusual side',
   leftToClear: 'Clearing accounts that do not come to nothing',
+  controlApart: 'Control accounts that differ from their open items',
   misplacedLine: 'Accounts on no line of the return, or on a wrong one',
   layoutMisses: 'Layouts that miss accounts, or have some twice',
   retiredInRoute: 'Retired accounts to which something still leads',

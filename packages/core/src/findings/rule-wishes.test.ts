@@ -21,6 +21,7 @@ const books = (more: Partial<KnownBooks> = {}): KnownBooks => ({
     ],
   },
   layouts: [],
+  openItems: [],
   routed: new Set(),
   practice: NO_WISHES,
   client: NO_WISHES,

@@ -201,6 +201,49 @@ describe('each rule finds what it must, and no look-alike', () => {
   });
 }); // prettier-ignore
 
+describe('a control account and its open items', () => {
+  const chart = aChart(
+    '1010 Bank [bank]\n1100 Customers [tradeReceivable]\n1110 Old [tradeReceivable]',
+  );
+  const said = (openItems: LookedAt['openItems'], of = chart) =>
+    findingsOf('controlApart', used(of, { '1100': 10, '1110': 1 }, { openItems })).map(
+      ({ amount, facts }) => [amount, facts],
+    );
+  const list = (accountId: string, month: string, amount: number) => ({ accountId, month, amount });
+
+  it('are told where they differ at the end of the month of the list', () => {
+    expect(said([list('1100', '2026-12', 240)])).toEqual([]);
+    expect(said([list('1100', '2026-10', 220)])).toEqual([]);
+    expect(said([list('1100', '2026-10', 200)])).toEqual([
+      [20, { month: '2026-10', items: 200, books: 220 }],
+    ]);
+  });
+
+  it('are not told of months that are not in the books yet, or too far back', () => {
+    expect(said([list('1100', '2027-01', 1), list('1100', '2024-11', 1)])).toEqual([]);
+  });
+
+  it('are held against each other with what was merged', () => {
+    const merged = applyAll(chart, [
+      { type: 'merge', id: '1110', into: '1100', acrossKinds: false },
+    ]);
+    if (!merged.ok) throw new Error(merged.refusal.code);
+    const lists = [list('1100', '2026-12', 240), list('1110', '2026-12', 24)];
+    expect(said(lists, merged.chart)).toEqual([]);
+    expect(said(lists.slice(0, 1), merged.chart)).toMatchObject([[24, { books: 264 }]]);
+  });
+
+  it('say which month', () => {
+    const [finding] = findingsOf(
+      'controlApart',
+      used(chart, { '1100': 10 }, { openItems: [list('1100', '2026-10', 1)] }),
+    );
+    expect(finding && findingWords(finding, { chart }).says).toBe(
+      '“1100 Customers” differs from its open items at the end of Oct 2026.',
+    );
+  });
+});
+
 describe('two words for one thing', () => {
   const twice = (names: readonly string[]) =>
     findingsOf(

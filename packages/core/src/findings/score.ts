@@ -8,6 +8,7 @@ const DOUBTS: readonly FindingCode[] = [
   'kindDoubt',
   'unusualBalance',
   'leftToClear',
+  'controlApart',
   'misplacedLine',
   'contraApart',
   'duplicate',

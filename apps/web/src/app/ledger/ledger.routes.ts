@@ -34,6 +34,11 @@ export const LEDGER_ROUTES: Routes = [
     loadComponent: () => import('./pages/openings.page').then((m) => m.OpeningsPage),
   },
   {
+    path: 'open-items',
+    title: 'Open items · Iunctus',
+    loadComponent: () => import('./pages/open-items.page').then((m) => m.OpenItemsPage),
+  },
+  {
     path: 'bring-in',
     title: 'Entries from a file · Iunctus',
     loadComponent: () => import('./pages/bring-in.page').then((m) => m.BringInPage),

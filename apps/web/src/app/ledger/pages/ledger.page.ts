@@ -25,6 +25,7 @@ import { BooksReader } from '../../workspace/model/books-reader';
           <a i18n routerLink="register" routerLinkActive="on">Register</a>
           <a i18n routerLink="standing" routerLinkActive="on">Standing entries</a>
           <a i18n routerLink="openings" routerLinkActive="on">Opening balances</a>
+          <a i18n routerLink="open-items" routerLinkActive="on">Open items</a>
           <a i18n routerLink="locks" routerLinkActive="on">Locks</a>
         </nav>
         @if (rights.may('post') && proposed.ready()) {

@@ -7,48 +7,63 @@ import {
   input,
   output,
 } from '@angular/core';
-import {
-  BANK_USES,
-  type AccountId,
-  type BankProblem,
-  type BankUse,
-  type DatedLine,
-  type DateOrder,
-  type LineSource,
-} from '@iunctus/core';
-import { ColumnUsesComponent, type ColumnUse } from '../../shared/components/column-uses.component';
+import type { AccountId, BankUse, DatedLine, DateOrder, LineSource } from '@iunctus/core';
+import type { ColumnUse } from '../../shared/components/column-uses.component';
 import { OneOfComponent, type OneOf } from '../../shared/components/one-of.component';
-import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
-import {
-  SourceChoiceComponent,
-  type ChosenSource,
-} from '../../shared/components/source-choice.component';
+import type { ChosenSource } from '../../shared/components/source-choice.component';
+import { TableFileComponent } from '../../shared/components/table-file.component';
 import { BANK_USE_WORDS, bankProblemWords } from '../../shared/words/bank-words';
-import { fileProblemWords } from '../../shared/words/import-words';
 import { BankFile } from '../model/bank-file';
-
-/** Rows that are shown below the columns; problems at most. */
-const HEAD = 4;
-const SHOWN = 20;
 
 /** A bank’s file, its columns and what of it cannot be read. */
 @Component({
   selector: 'iu-bank-file',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    ColumnUsesComponent,
-    OneOfComponent,
-    PickComponent,
-    ProblemNoteComponent,
-    SourceChoiceComponent,
-  ],
+  imports: [OneOfComponent, ProblemNoteComponent, TableFileComponent],
   providers: [BankFile],
-  templateUrl: './bank-file.component.html',
-  styleUrl: './bank-file.component.css',
+  template: `
+    @if (bank.notKept(); as found) {
+      <iu-problem-note [problem]="found" />
+    }
+    <iu-table-file
+      i18n-takes
+      takes="A bank’s list as CSV or xlsx, or its statement as camt.053 XML."
+      accept=".csv,.txt,.tsv,.xlsx,.xml"
+      [file]="bank.file"
+      [columns]="bank.columns()"
+      [words]="useWords"
+      [problems]="problems()"
+      [lacks]="lacks()"
+      (chosen)="take($event)"
+      (used)="chooseUse($event)"
+      (mended)="bank.mend($event.line, $event.use, $event.text)"
+      (left)="bank.leave()"
+    >
+      @if (bank.read(); as read) {
+        @if (!read.isOrderProven || bank.order() !== null) {
+          <span i18n>Dates are written</span>
+          <iu-one-of
+            i18n-label
+            label="Dates are written"
+            [options]="orders"
+            [chosen]="bank.order() ?? read.order"
+            (choose)="bank.order.set($event)"
+          />
+        }
+      }
+    </iu-table-file>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+      width: 100%;
+    }
+  `,
 })
 export class BankFileComponent {
-  protected readonly file = inject(BankFile);
+  protected readonly bank = inject(BankFile);
   /** The account whose lines they are. */
   readonly accountId = input.required<AccountId>();
   /** Whether the lines are those of a bank or of payouts. */
@@ -56,35 +71,13 @@ export class BankFileComponent {
   /** The lines of the file, anew with each change; none once it is left. */
   readonly lines = output<readonly DatedLine[] | null>();
 
-  protected readonly problemWords = bankProblemWords;
   protected readonly useWords = BANK_USE_WORDS;
   protected readonly orders: readonly OneOf<DateOrder>[] = [
     { value: 'dayFirst', words: $localize`Day first` },
     { value: 'monthFirst', words: $localize`Month first` },
   ];
-  protected readonly uses: readonly PickOption<BankUse | ''>[] = [
-    { value: '', words: $localize`Passed over` },
-    ...BANK_USES.map((value) => ({ value, words: BANK_USE_WORDS[value] })),
-  ];
-  protected readonly fileWords = computed(() => {
-    const problem = this.file.problem();
-    return problem === null ? '' : fileProblemWords(problem);
-  });
-  protected readonly sheetOptions = computed<readonly PickOption[]>(() =>
-    (this.file.sheets() ?? []).map(({ name, rows }, at) => ({
-      value: String(at),
-      words: $localize`${name} (${rows.length} rows)`,
-    })),
-  );
-  protected readonly head = computed(() => {
-    const heading = this.file.columns()?.headingLine ?? 0;
-    return this.file
-      .rows()
-      .filter(({ line }) => line > heading)
-      .slice(0, HEAD);
-  });
   protected readonly lacks = computed(() => {
-    const uses = this.file.columns()?.uses ?? [];
+    const uses = this.bank.columns()?.uses ?? [];
     return [
       ...(uses.includes('date') ? [] : [$localize`Say which column is the date.`]),
       ...(uses.some((use) => use === 'amount' || use === 'in' || use === 'out')
@@ -92,26 +85,28 @@ export class BankFileComponent {
         : [$localize`Say which column is the amount.`]),
     ];
   });
-  protected readonly problems = computed<readonly BankProblem[]>(() =>
-    this.lacks().length > 0 ? [] : (this.file.read()?.problems ?? []),
+  protected readonly problems = computed(() =>
+    (this.bank.read()?.problems ?? []).map((problem) => ({
+      ...problem,
+      says: bankProblemWords(problem),
+    })),
   );
-  protected readonly shownProblems = computed(() => this.problems().slice(0, SHOWN));
 
   constructor() {
     effect(() => {
-      const [read, accountId] = [this.file.read(), this.accountId()];
+      const [read, accountId] = [this.bank.read(), this.accountId()];
       if (read === null) return this.lines.emit(null);
-      void this.file.linesAt(accountId, this.source()).then((lines) => {
-        if (this.file.read() === read) this.lines.emit(lines);
+      void this.bank.linesAt(accountId, this.source()).then((lines) => {
+        if (this.bank.read() === read) this.lines.emit(lines);
       });
     });
   }
 
   protected take({ name, blob }: ChosenSource): void {
-    void this.file.take(name, blob);
+    void this.bank.take(name, blob);
   }
 
   protected chooseUse({ column, use }: ColumnUse<BankUse>): void {
-    this.file.use(column, use === '' ? null : use);
+    this.bank.use(column, use === '' ? null : use);
   }
 }

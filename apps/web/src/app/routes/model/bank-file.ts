@@ -9,50 +9,32 @@ import {
   type DatedLine,
   type DateOrder,
   type LineSource,
-  type SourceRow,
 } from '@iunctus/core';
-import { LIMITS, type FileProblem, type Reading, type Sheet } from '@iunctus/exchange/reading';
 import { firstValueFrom } from 'rxjs';
 import { ApiService } from '../../shared/api/api.service';
 import { problemOf, type ApiProblem } from '../../shared/api/problem';
 import { contentId } from '../../shared/files/content-id';
+import { TableFile } from '../../shared/files/table-file';
 import { BooksReader } from '../../workspace/model/books-reader';
-import { createBankFileWorker } from '../workers/bank-file-worker.factory';
 
 /** A bank's file: read in a worker, its columns as they seem to be until somebody says otherwise. */
 @Injectable()
 export class BankFile {
   private readonly reader = inject(BooksReader);
   private readonly api = inject(ApiService);
-  private worker: Worker | null = null;
   private memory: JournalMemory | null = null;
 
-  readonly name = signal('');
-  readonly sheets = signal<readonly Sheet[] | null>(null);
-  readonly sheet = signal(0);
+  readonly file = new TableFile(() => this.recognize());
   readonly columns = signal<BankColumns | null>(null);
   readonly order = signal<DateOrder | null>(null);
-  readonly problem = signal<FileProblem | null>(null);
   /** Why what the columns mean could not be kept. */
   readonly notKept = signal<ApiProblem | null>(null);
-  readonly busy = signal(false);
 
-  /** What was put right, by row and column. */
-  private readonly mended = signal<ReadonlyMap<string, string>>(new Map());
-  readonly rows = computed<readonly SourceRow[]>(() => {
-    const rows = this.sheets()?.[this.sheet()]?.rows ?? [];
-    const mended = this.mended();
-    if (mended.size === 0) return rows;
-    return rows.map(({ line, cells }) => ({
-      line,
-      cells: cells.map((cell, column) => mended.get(`${line}/${column}`) ?? cell),
-    }));
-  });
   readonly read = computed(() => {
     const columns = this.columns();
     if (columns === null) return null;
     return readBankLines({
-      rows: this.rows(),
+      rows: this.file.rows(),
       columns,
       currency: this.reader.currency(),
       usualOrder: this.reader.order(),
@@ -61,39 +43,19 @@ export class BankFile {
   });
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.worker?.terminate());
+    inject(DestroyRef).onDestroy(() => this.file.stop());
   }
 
   /** Reads a file; what was read before is forgotten. */
-  async take(name: string, file: Blob): Promise<void> {
+  async take(name: string, blob: Blob): Promise<void> {
     this.leave();
-    this.name.set(name);
-    if (file.size > LIMITS.bytes) return this.problem.set({ code: 'tooLarge' });
-    this.busy.set(true);
     await this.recall();
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    const worker = createBankFileWorker();
-    this.worker = worker;
-    worker.addEventListener('message', ({ data }: MessageEvent<Reading>) => this.hear(data));
-    // A file that the reader cannot bear takes only the worker with it.
-    worker.addEventListener('error', () => this.hear({ ok: false, problem: { code: 'damaged' } }));
-    worker.postMessage(bytes);
+    await this.file.take(name, blob);
   }
 
-  private hear(reading: Reading): void {
-    this.worker?.terminate();
-    this.worker = null;
-    this.busy.set(false);
-    if (!reading.ok) return this.problem.set(reading.problem);
-    this.sheets.set(reading.file.sheets);
-    this.chooseSheet(0);
-  }
-
-  chooseSheet(sheet: number): void {
-    this.sheet.set(sheet);
+  private recognize(): void {
     this.order.set(null);
-    this.mended.set(new Map());
-    this.columns.set(this.remembered(recognizeBankList(this.rows())));
+    this.columns.set(this.remembered(recognizeBankList(this.file.rows())));
   }
 
   /** What columns meant before. That it cannot be had keeps no file from being read. */
@@ -142,8 +104,7 @@ export class BankFile {
   /** A cell is put right. */
   mend(line: number, use: BankUse, text: string): void {
     const column = this.columns()?.uses.indexOf(use) ?? -1;
-    if (column < 0) return;
-    this.mended.set(new Map([...this.mended(), [`${line}/${column}`, text]]));
+    if (column >= 0) this.file.mend(line, column, text);
   }
 
   /** The lines of the file as those of an account, each under an id that follows from what stands in it. */
@@ -164,12 +125,8 @@ export class BankFile {
 
   /** Forgets the file. */
   leave(): void {
-    this.worker?.terminate();
-    this.worker = null;
-    this.busy.set(false);
-    this.sheets.set(null);
+    this.file.leave();
     this.columns.set(null);
     this.order.set(null);
-    this.problem.set(null);
   }
 }

@@ -18,6 +18,7 @@ const overtakenWords = (by: Extract<ApiProblem, { code: 'overtaken' }>['by']): s
     case 'route':
     case 'layout':
     case 'rules':
+    case 'openItems':
       return $localize`Somebody changed this meanwhile. Look again before you go on.`;
     case 'lock':
       return $localize`Somebody locked or opened the books meanwhile. Look again before you go on.`;

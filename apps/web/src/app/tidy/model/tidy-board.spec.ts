@@ -64,7 +64,7 @@ const board = (mayChange = true) => {
 const goTo = (at: TidyBoard, code: Finding['code']): void => {
   const index = at.rows().findIndex((row) => row.type === 'finding' && row.finding.code === code);
   if (index < 0) throw new Error(`no ${code} is found`);
-  at.cursor.set(index);
+  at.goTo(index);
 };
 const names = (of_: Chart): readonly string[] => of_.roots.map(({ account }) => account.name);
 
@@ -78,6 +78,23 @@ describe('working through what was found', () => {
         .map((row) => ('words' in row ? row.words : '')),
     ).toEqual(['Doubtful', 'Could be neater']);
     expect(at.current()?.code).toBe('duplicate');
+  });
+
+  it('stays at the first finding while more is found, until somebody goes on', () => {
+    const { board: at, notes } = board();
+    const first = at.current();
+    if (first === null) throw new Error('nothing found');
+    const without = [
+      { key: findingKey(first), print: findingPrint(first), until: null, reason: '' },
+    ];
+    notes.set(without);
+    const second = at.currentKey();
+    notes.set([]);
+    expect(at.currentKey()).toBe(findingKey(first));
+    at.goTo(at.rows().findIndex(({ key }) => key === second));
+    notes.set(without);
+    notes.set([]);
+    expect(at.currentKey()).toBe(second);
   });
 
   it('steps over heads, and to either end', () => {

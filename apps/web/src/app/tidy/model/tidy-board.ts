@@ -72,10 +72,17 @@ export class TidyBoard {
     return rows;
   });
 
+  /** Whether somebody works through the findings already: until then the first stays first, whatever else is found. */
+  private hasBegun = false;
   /** The place of the finding at the cursor, which goes on to the next when one is done with. */
   readonly cursor = linkedSignal<readonly TidyRow[], number>({
     source: this.rows,
     computation: (rows, previous) => {
+      if (!this.hasBegun)
+        return Math.max(
+          rows.findIndex(({ type }) => type === 'finding'),
+          0,
+        );
       const before = previous?.source[previous.value]?.key;
       const there = rows.findIndex(({ key, type }) => key === before && type === 'finding');
       if (there >= 0) return there;
@@ -107,9 +114,17 @@ export class TidyBoard {
 
   /** The next finding up or down; heads are passed. */
   step(by: 1 | -1): void {
+    this.hasBegun = true;
     const rows = this.rows();
     for (let at = this.cursor() + by; at >= 0 && at < rows.length; at += by)
       if (rows[at]?.type === 'finding') return this.cursor.set(at);
+  }
+
+  /** The finding in a row; a head is none. */
+  goTo(row: number): void {
+    if (this.rows()[row]?.type !== 'finding') return;
+    this.hasBegun = true;
+    this.cursor.set(row);
   }
 
   /** The first finding, or the last with -1. */
@@ -120,6 +135,7 @@ export class TidyBoard {
 
   /** Applies a fix of the finding at the cursor, into the proposal. */
   apply(at: number): void {
+    this.hasBegun = true;
     const fix = this.current()?.fixes[at];
     if (fix !== undefined) this.propose(fix.operations);
     else if (this.current() !== null)

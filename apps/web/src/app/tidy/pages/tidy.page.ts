@@ -132,7 +132,7 @@ export class TidyPage {
   }
 
   protected pick(index: number): void {
-    if (this.board.rows()[index]?.type === 'finding') this.board.cursor.set(index);
+    this.board.goTo(index);
   }
 
   protected look(at: number): void {

@@ -33,6 +33,7 @@ export type PlaceName =
   | 'ledger/register'
   | 'ledger/standing'
   | 'ledger/openings'
+  | 'ledger/open-items'
   | 'ledger/locks'
   | 'ledger/bring-in'
   | 'routes/defaults'
@@ -136,6 +137,7 @@ export const COMMANDS: readonly Command[] = [
   place($localize`Standing entries that come again`, 'ledger/standing'),
   place($localize`Type opening balances`, 'ledger/openings'),
   place($localize`Bring entries in from a file: journal`, 'ledger/bring-in'),
+  place($localize`Open items: who owes what, or is owed`, 'ledger/open-items'),
   place($localize`Lock the books through a day`, 'ledger/locks'),
   place($localize`Default accounts by purpose, customer and supplier`, 'routes/defaults'),
   place($localize`Rules by words for bank lines; sales tax rates`, 'routes/rules'),

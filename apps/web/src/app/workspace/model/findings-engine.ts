@@ -1,6 +1,6 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { sortFindings } from '@iunctus/core';
+import { sortFindings, sumOfItems } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
@@ -37,6 +37,9 @@ export class FindingsEngine {
     this.api.ask('postedWords', { clientId }),
   );
   readonly layouts = reading(this.ofBooks, ({ clientId }) => this.api.ask('layouts', { clientId }));
+  readonly openItems = reading(this.ofBooks, ({ clientId }) =>
+    this.api.ask('openItems', { clientId }),
+  );
   readonly notes = reading(this.ofBooks, ({ clientId }) =>
     this.api.ask('findingNotes', { clientId }),
   );
@@ -92,6 +95,14 @@ export class FindingsEngine {
     effect(() => {
       const read = this.layouts.value();
       if (read !== null) this.send({ type: 'layouts', layouts: read.map(({ layout }) => layout) });
+    });
+    effect(() => {
+      const openItems = this.openItems.value()?.map(({ accountId, list }) => ({
+        accountId,
+        month: list.month,
+        amount: sumOfItems(list.items),
+      }));
+      if (openItems !== undefined) this.send({ type: 'openItems', openItems });
     });
     effect(() => {
       const read = this.rules.value();

@@ -18,6 +18,7 @@ import {
   type KnownBooks,
   type LookedThrough,
   type MonthlyAmounts,
+  type OpenItemSum,
   type OwnLayout,
   type PostedWords,
   type RollUp,
@@ -52,6 +53,7 @@ interface State {
   readonly client: Client | null;
   readonly posted: PostedWords | null;
   readonly layouts: readonly OwnLayout[];
+  readonly openItems: readonly OpenItemSum[];
   readonly routed: ReadonlySet<AccountId>;
   readonly rules: { readonly practice: RuleWishes; readonly client: RuleWishes };
   readonly spelling: Spelling | null;
@@ -70,6 +72,7 @@ const FIRST: State = {
   client: null,
   posted: null,
   layouts: [],
+  openItems: [],
   routed: new Set(),
   rules: { practice: NO_WISHES, client: NO_WISHES },
   spelling: null,
@@ -82,11 +85,11 @@ const FIRST: State = {
 };
 
 const booksIn = (state: State): KnownBooks | null => {
-  const { monthly, client, posted, layouts, routed, rules, spelling } = state;
+  const { monthly, client, posted, layouts, openItems, routed, rules, spelling } = state;
   if (monthly === null || client === null) return null;
   const { filer, startsIn } = client;
   return {
-    ...{ filer, startsIn, monthly, posted, layouts, routed, ...rules, spelling },
+    ...{ filer, startsIn, monthly, posted, layouts, openItems, routed, ...rules, spelling },
     judge: JUDGE,
     newId: () => crypto.randomUUID(),
   };
@@ -120,6 +123,8 @@ const next = (state: State, message: ComputerMessage): State => {
       return { ...state, posted: message.posted };
     case 'layouts':
       return { ...state, layouts: message.layouts };
+    case 'openItems':
+      return { ...state, openItems: message.openItems };
     case 'routed':
       return { ...state, routed: new Set(message.routed) };
     case 'rules':

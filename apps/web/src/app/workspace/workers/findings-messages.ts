@@ -8,6 +8,7 @@ import type {
   LookedThrough,
   MonthlyAmounts,
   Month,
+  OpenItemSum,
   OwnLayout,
   Period,
   PostedWords,
@@ -54,6 +55,7 @@ export type FindingsMessage =
   | { readonly type: 'notes'; readonly notes: readonly FindingNote[]; readonly today: CalendarDate }
   /** The months in which the chart is to be looked at, as it was then; none ends it. */
   | { readonly type: 'months'; readonly months: readonly PastChart[] }
+  | { readonly type: 'openItems'; readonly openItems: readonly OpenItemSum[] }
   | { readonly type: 'layouts'; readonly layouts: readonly OwnLayout[] }
   /** The chart since which it was tidied, for the report; `null` for none. */
   | { readonly type: 'since'; readonly chart: BookedChartRecord | null }
