@@ -30,9 +30,14 @@ import { routesOfClient } from '../routes/routes.service';
 
 const spellings = new Map<string, ReturnType<typeof readSpelling>>();
 
-/** Dictionaries are read once a country, and stay. */
+/** Dictionaries are read once a country, and stay; one that could not be read is tried again the next time. */
 const spellingIn = (country: string): ReturnType<typeof readSpelling> => {
-  const reading = spellings.get(country) ?? readSpelling(country);
+  const known = spellings.get(country);
+  if (known !== undefined) return known;
+  const reading = readSpelling(country).catch((error: unknown) => {
+    spellings.delete(country);
+    throw error;
+  });
   spellings.set(country, reading);
   return reading;
 };

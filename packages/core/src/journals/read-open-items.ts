@@ -6,6 +6,7 @@ import type { SourceRow } from '../importing/source';
 import { OPEN_ITEM_LIMITS, type OpenItem } from '../ledger/open-item';
 import { add, AMOUNT_LIMIT, type Minor } from '../money/minor';
 import { columnsBy, type ColumnsBy } from './columns-by';
+import { cellsOf, rowsBelow, usedOnce } from './list-cells';
 import { dateOrderIn, isListedDate, readListedDate } from './listed-date';
 
 /** What a column of a list of open items says. `paid` is taken from `amount`: credits and part payments without a sign. */
@@ -48,23 +49,13 @@ const byContent = (texts: readonly string[]): ItemUse | null => {
   return share(texts, (text) => /\p{L}{3}/u.test(text)) > 0.6 ? 'party' : null;
 };
 
-/** Words about one item may stand in several columns; anything else is in one. */
-const once = (uses: readonly (ItemUse | null)[]): (ItemUse | null)[] => {
-  const taken = new Set<ItemUse>();
-  return uses.map((use) => {
-    if (use === null || (use !== 'reference' && taken.has(use))) return null;
-    taken.add(use);
-    return use;
-  });
-};
-
 /** What was made of the columns of a list of open items. */
 export type ItemColumns = ColumnsBy<ItemUse>;
 
 /** What the columns seem to be, by their headings or else by what is in them. */
 export const recognizeItems = (rows: readonly SourceRow[]): ItemColumns => {
   const found = columnsBy<ItemUse>(rows, { useOf, byContent });
-  return { ...found, uses: once(found.uses) };
+  return { ...found, uses: usedOnce(found.uses, 'reference') };
 };
 
 /** A cell that cannot be read, and the rule that it breaks. */
@@ -92,13 +83,6 @@ export interface ItemsRead {
   readonly items: readonly OpenItem[];
   readonly problems: readonly ItemProblem[];
 }
-
-const cellsOf = ({ cells }: SourceRow, { uses }: ItemColumns, wanted: ItemUse): string =>
-  uses
-    .flatMap((use, at) => (use === wanted ? [(cells[at] ?? '').trim()] : []))
-    .filter((text) => text !== '')
-    .join(' ')
-    .replace(/\s+/g, ' ');
 
 const NOTHING = /^[-–—]?$/;
 const TOTAL = /^(sub|grand )?totals?\b|^(opening|closing) balance\b|^page \d/i;
@@ -176,9 +160,7 @@ class ItemReader {
  */
 export const readOpenItems = (request: ItemRequest): ItemsRead => {
   const { rows, columns } = request;
-  const below = rows.filter(
-    ({ line }) => columns.headingLine === null || line > columns.headingLine,
-  );
+  const below = rowsBelow(rows, columns);
   const reader = new ItemReader(request, below);
   const items = below.flatMap((row): readonly OpenItem[] => {
     if (isBeside(row, columns)) {

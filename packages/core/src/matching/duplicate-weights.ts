@@ -2,7 +2,7 @@
 
 /** How much each clue speaks for two accounts being one. */
 export const DUPLICATE_WEIGHTS: Readonly<Record<string, number>> = {
-  bias: -1.967,
+  bias: -1.966,
   overlap: 0.944,
   shorterCovered: 0.641,
   longerCovered: 1.247,
@@ -16,7 +16,7 @@ export const DUPLICATE_WEIGHTS: Readonly<Record<string, number>> = {
   kinMore: 0.631,
   ownMore: -0.877,
   sameWords: -0.294,
-  ownShared: -0.397,
+  ownShared: -0.396,
   oftenSeveral: -0.524,
   severalAndMore: -0.717,
   onlySeveral: -0.904,

@@ -163,7 +163,7 @@ const TOPICS: readonly string[] = [
   'quebecTax: qst',
   'provincialTax: pst rst provincial_sales_tax retail_sales_tax',
   'pettyCash: petty_cash cash_box cash_tin petty imprest',
-  'undeposited: undeposited undeposited_funds cash_to_bank not_yet_banked unbanked cash_not_banked cheques_on_hand checks_on_hand cheques_not_banked takings_not_banked to_be_banked undeposited_cheques',
+  'unbanked: cash_to_bank not_yet_banked unbanked cash_not_banked cheques_on_hand checks_on_hand cheques_not_banked takings_not_banked to_be_banked',
   'till: float floats till tills cash_drawer cash_float register',
   'creditCard: credit_card cc charge_card business_card company_visa corporate_card card_payable card_balance visa mastercard amex company_card',
   'suspense: suspense to_be_sorted sort_out sort_later to_be_allocated unexplained to_allocate unidentified dont_know mystery parking_account holding_account not_sure ask_cpa ask_bookkeeper uncoded uncategorised uncategorized ask_accountant unknown to_sort query queries unallocated',

@@ -5,6 +5,7 @@ import { plainHeading } from '../importing/column-words';
 import { isAmount, share } from '../importing/columns';
 import type { SourceRow } from '../importing/source';
 import { columnsBy, type ColumnsBy } from '../journals/columns-by';
+import { cellsOf, rowsBelow, usedOnce } from '../journals/list-cells';
 import { dateOrderIn, isListedDate, readListedDate } from '../journals/listed-date';
 import { AMOUNT_LIMIT, type Minor } from '../money/minor';
 
@@ -41,16 +42,6 @@ const useOf = (heading: string): BankUse | null => {
 /** What was made of the columns of a bank's list. */
 export type BankColumns = ColumnsBy<BankUse>;
 
-/** Each use once, but words, which may stand in several columns. */
-const once = (uses: readonly (BankUse | null)[]): (BankUse | null)[] => {
-  const taken = new Set<BankUse>();
-  return uses.map((use) => {
-    if (use === null || (use !== 'text' && taken.has(use))) return null;
-    taken.add(use);
-    return use;
-  });
-};
-
 const byContent = (texts: readonly string[]): BankUse | null => {
   if (share(texts, isListedDate) > 0.8) return 'date';
   if (share(texts, (text) => isAmount(text) && /[.,]\d{1,3}\D*$/.test(text)) > 0.6) return 'amount';
@@ -60,7 +51,7 @@ const byContent = (texts: readonly string[]): BankUse | null => {
 /** What the columns of a bank's list seem to be, by their headings or else by what is in them. */
 export const recognizeBankList = (rows: readonly SourceRow[]): BankColumns => {
   const found = columnsBy<BankUse>(rows, { useOf, byContent });
-  return { ...found, uses: once(found.uses) };
+  return { ...found, uses: usedOnce(found.uses, 'text') };
 };
 
 /** A cell that cannot be read, and the rule that it breaks. */
@@ -103,13 +94,6 @@ export interface BankRequest {
   readonly order: DateOrder | null;
 }
 
-const cellsOf = ({ cells }: SourceRow, { uses }: BankColumns, wanted: BankUse): string =>
-  uses
-    .flatMap((use, at) => (use === wanted ? [(cells[at] ?? '').trim()] : []))
-    .filter((text) => text !== '')
-    .join(' ')
-    .replace(/\s+/g, ' ');
-
 type Read<T> =
   { readonly value: T } | { readonly rule: BankProblem['rule']; readonly use: BankUse };
 
@@ -128,8 +112,7 @@ class BankReader {
 
   private textsOf(use: BankUse): readonly string[] {
     const { rows, columns } = this.request;
-    return rows
-      .filter(({ line }) => columns.headingLine === null || line > columns.headingLine)
+    return rowsBelow(rows, columns)
       .map((row) => cellsOf(row, columns, use))
       .filter((text) => text !== '');
   }
@@ -180,9 +163,7 @@ const isBeside = (row: SourceRow, columns: BankColumns): boolean => {
  */
 export const readBankLines = (request: BankRequest): BankRead => {
   const { rows, columns } = request;
-  const below = rows.filter(
-    ({ line }) => columns.headingLine === null || line > columns.headingLine,
-  );
+  const below = rowsBelow(rows, columns);
   const dates = below.map((row) => cellsOf(row, columns, 'date')).filter((text) => text !== '');
   const seen = dateOrderIn(dates, request.usualOrder);
   const reader = new BankReader(request, seen.order);
