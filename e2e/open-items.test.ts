@@ -28,6 +28,7 @@ describe('open items of a control account', () => {
   it('are brought from a list, what cannot be read is put right, and they agree with the books', async () => {
     await maren.command('open items');
     await maren.sees('No list yet');
+    await maren.sees('Agrees');
     await maren.does('Open items of 1200 Trade receivables');
     await bring(LIST);
     await maren.sees('“10/32/2026” is no date.');
@@ -38,8 +39,8 @@ describe('open items of a control account', () => {
     await maren.press('Tab');
     await maren.sees('16,539.59, as in the books at 31 Oct 2026.');
     await maren.does('Keep this list');
-    await maren.sees('Agrees');
     await maren.sees('brought by Maren Oake');
+    await maren.sees('Agrees');
   });
 
   it('are told by party and by how old they are', async () => {

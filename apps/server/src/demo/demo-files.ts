@@ -122,6 +122,22 @@ const Routes = v.strictObject({
 });
 export type DemoRoutes = v.InferOutput<typeof Routes>;
 
+/** What stood open in an account, by its number; debit-positive minor units. */
+const OpenItems = v.strictObject({
+  author: v.string(),
+  account: v.string(),
+  month: v.string(),
+  items: v.array(
+    v.strictObject({
+      party: v.string(),
+      reference: v.string(),
+      date: v.nullable(v.string()),
+      amount: v.number(),
+    }),
+  ),
+});
+export type DemoOpenItems = v.InferOutput<typeof OpenItems>;
+
 const readJson = async <T>(schema: v.GenericSchema<unknown, T>, file: string): Promise<T> =>
   v.parse(schema, JSON.parse(await readFile(file, 'utf8')));
 
@@ -139,6 +155,7 @@ export interface ClientFiles {
   readonly revisions: readonly DemoRevision[];
   readonly proposal: DemoProposal | null;
   readonly routes: DemoRoutes | null;
+  readonly openItems: DemoOpenItems | null;
 }
 
 /** Reads a file that a client need not have. */
@@ -153,11 +170,12 @@ const maybeJson = async <T>(
   return isThere ? readJson(schema, file) : null;
 };
 
-/** Reads a client's folder; a client need not have a proposal or routes. */
+/** Reads a client's folder; a client need not have a proposal, routes or open items. */
 export const readClientFiles = async (folder: string): Promise<ClientFiles> => ({
   accounts: await readCsv(ChartRow, join(folder, 'chart.csv')),
   lines: await readCsv(EntryRow, join(folder, 'entries.csv')),
   revisions: await readJson(v.array(Revision), join(folder, 'revisions.json')),
   proposal: await maybeJson(Proposal, join(folder, 'proposal.json')),
   routes: await maybeJson(Routes, join(folder, 'routes.json')),
+  openItems: await maybeJson(OpenItems, join(folder, 'open-items.json')),
 });

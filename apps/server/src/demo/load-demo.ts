@@ -2,7 +2,7 @@ import type { EntranceAnswer } from '@iunctus/contract';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import type { SaveProposalRequest } from '@iunctus/contract';
-import { emptyChart, USUAL_SETTINGS, type Chart } from '@iunctus/core';
+import { emptyChart, idByNumber, USUAL_SETTINGS, type Chart } from '@iunctus/core';
 import type pg from 'pg';
 import { hashPassword } from '../access/passwords';
 import type { Viewer } from '../access/viewer';
@@ -18,12 +18,14 @@ import {
   readClientFiles,
   readPractice,
   type DemoClient,
+  type DemoOpenItems,
   type DemoPractice,
   type DemoProposal,
   type DemoRoutes,
 } from './demo-files';
 import { chartOfRows, entriesOf, gestureSteps, operationsOf } from './demo-operations';
 import { routeItemsOf } from './demo-routes';
+import { keepOpenItems } from '../ledger/open-items.service';
 import { keepRoute } from '../routes/routes.service';
 import { deletePractice, hasPractice, insertPractice, insertUser } from './demo.queries';
 import { beginChart, benchOf } from '../benches/benches.service';
@@ -108,6 +110,7 @@ const loadClient = async (pool: pg.Pool, at: ClientAt): Promise<void> => {
   const entries = entriesOf(chart, files.lines, at.client.currency);
   await inTransactionOn(pool, (transaction) => postEntries(transaction, head, entries));
   if (files.routes !== null) await loadRoutes(pool, at, { chart, routes: files.routes });
+  if (files.openItems !== null) await loadOpenItems(pool, at, { chart, listed: files.openItems });
   if (files.proposal !== null)
     await loadProposal(pool, at, { head, chart, proposal: files.proposal });
 };
@@ -121,6 +124,19 @@ const loadRoutes = async (
   const viewer = viewerIn(viewers, routes.author);
   for (const { id: itemId, content } of routeItemsOf(chart, routes))
     await keepRoute(pool, viewer, { clientId, itemId, request: { version: 0, content } });
+};
+
+/** Keeps what stood open in an account of the demo. */
+const loadOpenItems = async (
+  pool: pg.Pool,
+  { clientId, viewers }: ClientAt,
+  { chart, listed }: { readonly chart: Chart; readonly listed: DemoOpenItems },
+): Promise<void> => {
+  const { author, account, month, items } = listed;
+  const accountId = idByNumber(chart, account);
+  if (accountId === undefined) throw new Error(`the demo’s open items name ${account}`);
+  const request = { version: 0, list: { month, items } };
+  await keepOpenItems(pool, viewerIn(viewers, author), { clientId, accountId, request });
 };
 
 /** Keeps the demo's pending proposal, and hands it over where the demo says so. */
