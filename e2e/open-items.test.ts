@@ -44,7 +44,7 @@ describe('open items of a control account', () => {
   });
 
   it('are told by party and by how old they are', async () => {
-    const rows = await maren.page.$$eval('.scrolled tbody tr', (all) =>
+    const rows = await maren.page.$$eval('section .scrolled tbody tr', (all) =>
       all.map(({ children }) => [...children].map((cell) => cell.textContent.trim()).join('|')),
     );
     expect(rows).toEqual([
@@ -67,7 +67,7 @@ describe('open items of a control account', () => {
     await maren.does('Its open items');
     await maren.sees('brought by Maren Oake');
     await maren.does('Drop this list');
-    await maren.page.waitForFunction(() => document.querySelector('.scrolled') === null);
+    await maren.page.waitForFunction(() => document.querySelector('section .scrolled') === null);
     await maren.command('tidy');
     await maren.page.waitForSelector('[role=listbox][aria-busy=false]:focus');
     await maren.seesNoMore('differs from its open items');
