@@ -1,13 +1,12 @@
 import type { MonthlyAnswer, MonthlyByValueAnswer } from '@iunctus/contract';
 import { addMonths, monthOf, type Period } from '@iunctus/core';
-import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { manySplits } from '../charts/chart-splits.queries';
 import { inChart } from '../charts/in-chart';
 import { veiledMonthly, veiledMonthlyByValue } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import type { ChartHead } from '../charts/charts.queries';
-import { onSnapshotOf, type Reader } from '../database/transaction';
+import { onSnapshotOf, type Reader, type Source } from '../database/transaction';
 import {
   manyMonthly,
   manyMonthlyByValue,
@@ -35,11 +34,11 @@ const monthsTold = async (on: Reader, head: ChartHead, today: string): Promise<P
 
 /** What was posted to the accounts of a client, month by month. */
 export const monthlyOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   { clientId, today }: { readonly clientId: string; readonly today: string },
 ): Promise<Veiled<MonthlyAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) => {
       const within = await monthsTold(on, head, today);
       const amounts = await manyMonthly(on, head, within);
@@ -51,7 +50,7 @@ export const monthlyOf = (
 
 /** The same for each value of a dimension that lines carry. */
 export const monthlyByValueOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   {
     clientId,
@@ -59,7 +58,7 @@ export const monthlyByValueOf = (
     dimensionId,
   }: { readonly clientId: string; readonly today: string; readonly dimensionId: string },
 ): Promise<Veiled<MonthlyByValueAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) => {
       const within = await monthsTold(on, head, today);
       const asked = { dimensionId, within };

@@ -1,11 +1,10 @@
 import type { PostedWordsAnswer } from '@iunctus/contract';
 import { addMonths } from '@iunctus/core';
-import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { inChart } from '../charts/in-chart';
 import { hiddenIds, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { onSnapshotOf } from '../database/transaction';
+import { onSnapshotOf, type Source } from '../database/transaction';
 import { maybeMonthsPosted } from '../postings/monthly.queries';
 import { manyPostedWords } from '../postings/posted-words.queries';
 import { newestSequence } from '../postings/splits.queries';
@@ -14,11 +13,11 @@ const YEAR = 12;
 
 /** What was said of the postings of each account in the twelve months that end with the newest in the books. */
 export const postedWordsOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<PostedWordsAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) => {
       const posted = await maybeMonthsPosted(on, head);
       if (posted === undefined) return madeOfVeiled({ upTo: 0, accounts: [] });

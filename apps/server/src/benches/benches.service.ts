@@ -17,7 +17,7 @@ import { inChart, type InChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled, veiledBench } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
-import { inTransactionOn, onSnapshotOf, type Reader } from '../database/transaction';
+import { inTransactionOn, onSnapshotOf, type Reader, type Source } from '../database/transaction';
 import { currentProposal } from '../proposals/current-proposal';
 import { manyWaiting } from '../reviews/reviews.queries';
 
@@ -44,11 +44,11 @@ const benchChart = async (
 
 /** All that the bench opens with; the chart is `null` for a client without one. */
 export const benchOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<BenchAnswer>> =>
-  onSnapshotOf(pool, async (on) => {
+  onSnapshotOf(source, async (on) => {
     const client = await clientOf(on, viewer, clientId);
     const head = await maybeChart(on, viewer, clientId);
     if (head === undefined) return madeOfVeiled({ client, chart: null });

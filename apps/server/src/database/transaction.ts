@@ -9,6 +9,18 @@ export interface Transaction {
   query: pg.PoolClient['query'];
 }
 
+declare const onSnapshot: unique symbol;
+
+/** A transaction whose reads agree among themselves, whatever others do meanwhile. */
+export interface Snapshot extends Transaction {
+  readonly [onSnapshot]: true;
+}
+
+/** Where reads that have to agree come from: a snapshot that is open, or the pool, which opens one. */
+export type Source = pg.Pool | Snapshot;
+
+const isPool = (source: Source): source is pg.Pool => 'totalCount' in source;
+
 /** Whatever can run a reading query: the pool, or an open transaction. */
 export type Reader = pg.Pool | Transaction;
 
@@ -49,12 +61,14 @@ export const inTransactionOn = async <T>(
   }
 };
 
-/** Runs reads on one snapshot, so that they agree among themselves. */
+/** Runs reads on one snapshot, so that they agree among themselves: on the one that is open already, where there is one. */
 export const onSnapshotOf = <T>(
-  pool: pg.Pool,
-  work: (transaction: Transaction) => Promise<T>,
-): Promise<T> =>
-  inTransactionOn(pool, async (transaction) => {
+  source: Source,
+  work: (snapshot: Snapshot) => Promise<T>,
+): Promise<T> => {
+  if (!isPool(source)) return work(source);
+  return inTransactionOn(source, async (transaction) => {
     await transaction.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY');
-    return work(transaction);
+    return work(transaction as Snapshot);
   });
+};

@@ -5,7 +5,7 @@ import type { Viewer } from '../access/viewer';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { inTransactionOn, onSnapshotOf } from '../database/transaction';
+import { inTransactionOn, onSnapshotOf, type Source } from '../database/transaction';
 import { badRequest } from '../problems/problem';
 import {
   countFindingNotes,
@@ -22,11 +22,11 @@ const isSeen = ({ key, print }: FindingNote, { veil }: PersonalVeil): boolean =>
 
 /** The notes on a client's findings, but for those about hidden accounts. */
 export const findingNotesOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<FindingNotesAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) =>
       madeOfVeiled((await manyFindingNotes(on, head)).filter((note) => isSeen(note, personal))),
     ),

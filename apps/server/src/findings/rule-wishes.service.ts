@@ -4,7 +4,7 @@ import type { Viewer } from '../access/viewer';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { inTransactionOn, onSnapshotOf } from '../database/transaction';
+import { inTransactionOn, onSnapshotOf, type Source } from '../database/transaction';
 import { problem } from '../problems/problem';
 import {
   upsertChartWishes,
@@ -15,11 +15,11 @@ import {
 
 /** What the practice and the client want of the rules. Neither names an account. */
 export const rulesOfClient = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<FindingRulesAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head }) =>
       madeOfVeiled({
         practice: await wishesOfPractice(on, viewer.practiceId),

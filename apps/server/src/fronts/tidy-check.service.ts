@@ -13,7 +13,6 @@ import {
 } from '@iunctus/core';
 import { placedJudge } from '@iunctus/core/learned';
 import { readSpelling } from '@iunctus/exchange/dictionaries';
-import type pg from 'pg';
 import type { Viewer } from '../access/viewer';
 import { monthlyOf } from '../balances/monthly.service';
 import { postedWordsOf } from '../balances/posted-words.service';
@@ -21,6 +20,7 @@ import { benchOf } from '../benches/benches.service';
 import { madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
 import { clientOf } from '../clients/clients.service';
+import { onSnapshotOf, type Snapshot, type Source } from '../database/transaction';
 import { findingNotesOf } from '../findings/findings.service';
 import { rulesOfClient } from '../findings/rule-wishes.service';
 import { layoutsOfClient } from '../layouts/layouts.service';
@@ -48,12 +48,12 @@ interface Asked {
 }
 
 const routedOf = async (
-  pool: pg.Pool,
+  on: Snapshot,
   viewer: Viewer,
   clientId: string,
 ): Promise<ReadonlySet<AccountId>> => {
-  const items = await routesOfClient(pool, viewer, clientId);
-  const standings = await standingsOf(pool, viewer, clientId);
+  const items = await routesOfClient(on, viewer, clientId);
+  const standings = await standingsOf(on, viewer, clientId);
   return accountsLedTo(
     items.map(({ content }) => content),
     standings.map(({ entry }) => entry),
@@ -61,47 +61,56 @@ const routedOf = async (
 };
 
 const booksOf = async (
-  pool: pg.Pool,
+  on: Snapshot,
   viewer: Viewer,
   { clientId, today }: Asked,
 ): Promise<KnownBooks> => {
-  const client = await clientOf(pool, viewer, clientId);
-  const { first, amounts, splits } = await monthlyOf(pool, viewer, { clientId, today });
-  const layouts = await layoutsOfClient(pool, viewer, clientId);
-  const { practice, client: own } = await rulesOfClient(pool, viewer, clientId);
+  const client = await clientOf(on, viewer, clientId);
+  const { first, amounts, splits } = await monthlyOf(on, viewer, { clientId, today });
+  const layouts = await layoutsOfClient(on, viewer, clientId);
+  const { practice, client: own } = await rulesOfClient(on, viewer, clientId);
   return {
     filer: client,
     startsIn: client.fiscalYearStart,
     monthly: { first, rows: [...amounts, ...splits] },
-    openItems: (await openItemsOf(pool, viewer, clientId)).map(({ accountId, list }) => ({
+    openItems: (await openItemsOf(on, viewer, clientId)).map(({ accountId, list }) => ({
       accountId,
       month: list.month,
       amount: sumOfItems(list.items),
     })),
     layouts: layouts.map(({ layout }) => layout),
-    routed: await routedOf(pool, viewer, clientId),
+    routed: await routedOf(on, viewer, clientId),
     practice: practice.wishes,
     client: own.wishes,
-    posted: await postedWordsOf(pool, viewer, clientId),
+    posted: await postedWordsOf(on, viewer, clientId),
     spelling: await spellingIn(client.country),
     judge: placedJudge(),
     newId: randomUUID,
   };
 };
 
+/** All that is known of a client, as it was at one moment. */
+const readFor = (source: Source, viewer: Viewer, asked: Asked) =>
+  onSnapshotOf(source, async (on) => {
+    const { client, chart: bench } = await benchOf(on, viewer, asked.clientId);
+    const { latestMonth: month } = client;
+    if (month === null || bench === null) return null;
+    const books = await booksOf(on, viewer, asked);
+    const noted = await findingNotesOf(on, viewer, asked.clientId);
+    const notes = new Map(noted.map((note) => [note.key, note] as const));
+    return { client, month, bench, books, notes };
+  });
+
 /** How tidy a client's chart is, as adopted and as the viewer sees it; `null` where nothing is posted. */
 export const tidyCheckOf = async (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   asked: Asked,
 ): Promise<Veiled<TidyCheckAnswer>> => {
-  const { client, chart: bench } = await benchOf(pool, viewer, asked.clientId);
-  const month = client.latestMonth;
-  if (month === null || bench === null) return madeOfVeiled(null);
-  const chart = chartOf(bench);
-  const books = await booksOf(pool, viewer, asked);
-  const noted = await findingNotesOf(pool, viewer, asked.clientId);
-  const notes = new Map(noted.map((note) => [note.key, note] as const));
+  const read = await readFor(source, viewer, asked);
+  if (read === null) return madeOfVeiled(null);
+  const { client, month, books, notes } = read;
+  const chart = chartOf(read.bench);
   const { score, counts } = checkChart(chart, { books, notes, today: asked.today }, month);
   if (score === null) return madeOfVeiled(null);
   const { part, doubted, whole, most } = score;

@@ -15,7 +15,12 @@ import type { ChartHead } from '../charts/charts.queries';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { inTransactionOn, onSnapshotOf, type Transaction } from '../database/transaction';
+import {
+  inTransactionOn,
+  onSnapshotOf,
+  type Transaction,
+  type Source,
+} from '../database/transaction';
 import { badRequest, problem } from '../problems/problem';
 import {
   countLayouts,
@@ -61,11 +66,11 @@ const answered = (stored: StoredLayout, personal: PersonalVeil): LayoutAnswer =>
 
 /** The layouts of a client, as they are seen. */
 export const layoutsOfClient = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<LayoutsAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) =>
       madeOfVeiled((await manyLayouts(on, head)).map((stored) => answered(stored, personal))),
     ),

@@ -5,7 +5,7 @@ import type { Viewer } from '../access/viewer';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { inTransactionOn, onSnapshotOf } from '../database/transaction';
+import { inTransactionOn, onSnapshotOf, type Source } from '../database/transaction';
 import { badRequest, problem } from '../problems/problem';
 import {
   deleteOpenItems,
@@ -21,11 +21,11 @@ interface Listed {
 
 /** What stands open by account, but for accounts that are hidden from the viewer. */
 export const openItemsOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<OpenItemsAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) =>
       madeOfVeiled(
         (await manyOpenItems(on, head)).filter(({ accountId }) => !personal.veil.hides(accountId)),

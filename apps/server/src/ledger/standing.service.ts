@@ -11,7 +11,7 @@ import type { Viewer } from '../access/viewer';
 import { inChart, inLockedChart } from '../charts/in-chart';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { inTransactionOn, onSnapshotOf } from '../database/transaction';
+import { inTransactionOn, onSnapshotOf, type Source } from '../database/transaction';
 import { problem } from '../problems/problem';
 import {
   deleteSkippedDay,
@@ -31,11 +31,11 @@ const isSeen = ({ entry }: Pick<StandingEntryAnswer, 'entry'>, { veil }: Persona
 
 /** The standing entries, but for those on accounts that are hidden from the viewer. */
 export const standingsOf = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<v.InferOutput<typeof StandingEntriesAnswer>>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) =>
       madeOfVeiled((await manyStandings(on, head)).filter((one) => isSeen(one, personal))),
     ),

@@ -6,7 +6,12 @@ import { inChart, inLockedChart } from '../charts/in-chart';
 import type { ChartHead } from '../charts/charts.queries';
 import { bearsNoAccount, madeOfVeiled } from '../charts/veil';
 import type { Veiled } from '../charts/veiled';
-import { inTransactionOn, onSnapshotOf, type Transaction } from '../database/transaction';
+import {
+  inTransactionOn,
+  onSnapshotOf,
+  type Transaction,
+  type Source,
+} from '../database/transaction';
 import { badRequest, problem } from '../problems/problem';
 import {
   countRoutes,
@@ -29,11 +34,11 @@ const isSeen = (content: RouteContent, { veil }: PersonalVeil): boolean =>
 
 /** The pieces of a client's routes, but for those that name accounts hidden from the viewer. */
 export const routesOfClient = (
-  pool: pg.Pool,
+  source: Source,
   viewer: Viewer,
   clientId: string,
 ): Promise<Veiled<RoutesAnswer>> =>
-  onSnapshotOf(pool, (on) =>
+  onSnapshotOf(source, (on) =>
     inChart(on, { viewer, clientId }, async ({ head, personal }) =>
       madeOfVeiled((await manyRoutes(on, head)).filter(({ content }) => isSeen(content, personal))),
     ),
