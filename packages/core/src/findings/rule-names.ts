@@ -36,5 +36,45 @@ export const RULE_NAMES: Readonly<Record<FindingCode, string>> = {
   noGuidance: 'Accounts that do not say what belongs in them',
 };
 
+/** What rules are about, in the order in which they are offered. */
+export const RULE_SORTS = ['statement', 'duplicates', 'shape', 'numbers', 'use', 'names'] as const;
+export type RuleSort = (typeof RULE_SORTS)[number];
+
+/** What each rule is about. */
+export const SORT_OF: Readonly<Record<FindingCode, RuleSort>> = {
+  kindDoubt: 'statement',
+  unusualBalance: 'statement',
+  leftToClear: 'statement',
+  controlApart: 'statement',
+  misplacedLine: 'statement',
+  layoutMisses: 'statement',
+  retainedByHand: 'statement',
+  contraApart: 'statement',
+  assetsNotDepreciated: 'statement',
+  duplicate: 'duplicates',
+  sameLines: 'duplicates',
+  postedParent: 'shape',
+  repeatedBelow: 'shape',
+  tooManyMainLines: 'shape',
+  tooDeep: 'shape',
+  onlyChild: 'shape',
+  emptyHeading: 'shape',
+  planProblem: 'numbers',
+  numberMisfit: 'numbers',
+  retiredInRoute: 'use',
+  catchAll: 'use',
+  sortApart: 'use',
+  tinyAccounts: 'use',
+  neverUsed: 'use',
+  longUnused: 'use',
+  nameSaysNothing: 'names',
+  misspelled: 'names',
+  twoWords: 'names',
+  nameBlanks: 'names',
+  nameCapitals: 'names',
+  nameShortened: 'names',
+  noGuidance: 'names',
+};
+
 /** The codes of all rules, in that order. */
 export const FINDING_CODES = Object.keys(RULE_NAMES) as readonly FindingCode[];

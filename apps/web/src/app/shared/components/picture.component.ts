@@ -63,6 +63,9 @@ const HEIGHT = 220;
 const LYING_ROW = 44;
 /** Room for the years below the months, in pixels. */
 const YEARS = 14;
+/** A whole in per cent, and over how much of it an axis reaches at least. */
+const WHOLE = 100;
+const STEEPEST = 10;
 
 /** Amounts as a picture; a point opens what it is made of. Its figures stand beside it for those who do not see it. */
 @Component({
@@ -125,7 +128,7 @@ export class PictureComponent {
           ? { formatter: (value) => this.short(Number(value)) }
           : { rotate: 0, hideOverlappingLabels: false, style: { fontSize: '11px' } },
       },
-      yaxis: lying ? {} : { labels: { formatter: (value) => this.short(value) } },
+      yaxis: lying ? {} : { ...this.reach(), labels: { formatter: (value) => this.short(value) } },
       plotOptions: { bar: { horizontal: lying, columnWidth: '62%', barHeight: '66%' } },
       stroke: sort === 'lines' ? { width: 2.5, curve: 'straight' } : { width: 0 },
       markers: { size: sort === 'lines' ? 4 : 0 },
@@ -169,6 +172,19 @@ export class PictureComponent {
   private readonly digits = computed(
     () => ({ money: minorDigits(this.currency()), tenths: 1, count: 0 })[this.unit()],
   );
+
+  /** How far the axis reaches: parts of a whole never look steeper than ten of a hundred do. */
+  private reach(): { readonly min?: number; readonly max?: number; readonly tickAmount?: number } {
+    if (this.unit() !== 'tenths') return {};
+    const least = Math.min(
+      ...this.series().flatMap(({ amounts }) => amounts.map((one) => this.major(one))),
+    );
+    return {
+      min: Math.max(0, Math.min(Math.floor(least / STEEPEST) * STEEPEST, WHOLE - STEEPEST)),
+      max: WHOLE,
+      tickAmount: 5,
+    };
+  }
 
   private major(amount: Minor): number {
     return amount / 10 ** this.digits();

@@ -1,7 +1,13 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { FindingRulesAnswer } from '@iunctus/contract';
-import { NO_WISHES, USUAL_LIMITS, type Finding, type RuleWishes } from '@iunctus/core';
+import {
+  FINDING_CODES,
+  NO_WISHES,
+  USUAL_LIMITS,
+  type Finding,
+  type RuleWishes,
+} from '@iunctus/core';
 import { of, throwError } from 'rxjs';
 import { aClient } from '../../../testing/a-client';
 import { ApiService } from '../../shared/api/api.service';
@@ -40,6 +46,13 @@ describe('what the client and the practice want of the rules', () => {
       { name: 'levels', value: USUAL_LIMITS.levels, isOwn: false },
     ]);
     expect(at.counts()).toEqual({ client: 0, practice: 0 });
+  });
+
+  it('tells every rule once, by what it is about', () => {
+    const { desk: at } = desk();
+    const codes = at.groups().flatMap(({ rows }) => rows.map(({ code }) => code));
+    expect([...codes].sort()).toEqual([...FINDING_CODES].sort());
+    expect(at.groups().map(({ words }) => words)).toContain('The same twice');
   });
 
   it('shows at the client what holds for all, until the client has its own', () => {

@@ -5,10 +5,13 @@ import {
   LIMIT_RANGES,
   NO_WISHES,
   RULE_NAMES,
+  RULE_SORTS,
+  SORT_OF,
   USUAL_LIMITS,
   WISHED_WORDS,
   type FindingCode,
   type LimitName,
+  type RuleSort,
   type RuleWishes,
   type Severity,
 } from '@iunctus/core';
@@ -42,6 +45,15 @@ export interface RuleRow {
   /** How many there are of it now. */
   readonly count: number;
 }
+
+const SORT_WORDS: Readonly<Record<RuleSort, string>> = {
+  statement: $localize`What is on the statements`,
+  duplicates: $localize`The same twice`,
+  shape: $localize`Shape`,
+  numbers: $localize`Numbers`,
+  use: $localize`Use`,
+  names: $localize`Names`,
+};
 
 const without = <K extends string, V>(
   record: Readonly<Partial<Record<K, V>>>,
@@ -89,6 +101,15 @@ export class RuleDesk {
       count: open.filter((finding) => finding.code === code).length,
     }));
   });
+
+  /** The rules by what they are about. */
+  readonly groups = computed(() =>
+    RULE_SORTS.map((sort) => ({
+      sort,
+      words: SORT_WORDS[sort],
+      rows: this.rows().filter(({ code }) => SORT_OF[code] === sort),
+    })),
+  );
 
   private countOf(of: WishedFor): number {
     const { severities, limits, words } = this.wished()[of].wishes;

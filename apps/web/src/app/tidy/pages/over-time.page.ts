@@ -138,11 +138,14 @@ export class OverTimePage {
       amounts: this.checks().map(({ check }) => check.counts[severity]),
     })),
   );
-  /** The month whose findings are read; the newest unless one is chosen. */
+  /** The month whose findings are read; unless one is chosen, the newest in which anything came or went. */
   private readonly chosen = signal<Month | null>(null);
   protected readonly open = computed(() => {
     const rows = this.rows();
-    return rows.find(({ month }) => month === this.chosen()) ?? rows[0] ?? null;
+    const moved = rows.find(
+      ({ change }) => change !== null && change.came.length + change.went.length > 0,
+    );
+    return rows.find(({ month }) => month === this.chosen()) ?? moved ?? rows[0] ?? null;
   });
 
   constructor() {
