@@ -14,6 +14,8 @@ const LANE_OF: Readonly<Partial<Record<WorkEndpoint, Lane>>> = {
   findAccounts: 'quick',
   tidyCheck: 'quick',
   postedWords: 'quick',
+  openItems: 'quick',
+  keepOpenItems: 'quick',
   balances: 'quick',
   monthly: 'quick',
   monthlyByValue: 'quick',

@@ -1,6 +1,6 @@
 import { aChart } from '../testing/a-chart';
 import { itemsFit, sumOfItems, type OpenItem } from './open-item';
-import { itemAccounts, itemsByParty, owedSign } from './open-items';
+import { itemAccounts, itemsByParty, newestLists, owedSign } from './open-items';
 
 const item = (party: string, amount: number, date: string | null = null): OpenItem => ({
   party,
@@ -43,6 +43,23 @@ describe('what stands open', () => {
       itemAccounts(chart, new Set(listed)).map(({ account }) => account.number);
     expect(numbers([])).toEqual(['1100', '2010']);
     expect(numbers(['1160'])).toEqual(['1100', '1160', '2010']);
+  });
+
+  it('is the newest list of an account, with those of the same month of what was merged into it', () => {
+    const [node] = aChart('1100 Customers [tradeReceivable]').roots;
+    if (node === undefined) throw new Error('no account');
+    const list = (accountId: string, month: string) => ({ accountId, month });
+    const lists = [
+      list('1100', '2026-08'),
+      list('1100', '2026-09'),
+      list('1110', '2026-09'),
+      list('1120', '2026-09'),
+      list('1110', '2026-11'),
+    ];
+    const merged = { ...node, absorbed: ['1110'] };
+    expect(newestLists(merged, lists, '2026-10')).toEqual([lists[1], lists[2]]);
+    expect(newestLists(merged, lists, '2026-12')).toEqual([lists[4]]);
+    expect(newestLists(merged, lists, '2026-07')).toEqual([]);
   });
 
   it('is owed on the usual side of its kind', () => {

@@ -26,6 +26,23 @@ export const itemAccounts = (chart: Chart, listed: ReadonlySet<AccountId>): read
     return holdsItems && account.retiredOn === null;
   });
 
+/**
+ * The newest lists of an account and of what was merged into it, of one month; none where there is none up to `through`.
+ * Together they say what stood open in it then.
+ */
+export const newestLists = <L extends { readonly accountId: AccountId; readonly month: Month }>(
+  { account, absorbed }: ChartNode,
+  lists: readonly L[],
+  through: Month,
+): readonly L[] => {
+  const own = lists.filter(
+    ({ accountId, month }) =>
+      month <= through && (accountId === account.id || absorbed.includes(accountId)),
+  );
+  const newest = own.reduce((so, { month }) => (month > so ? month : so), '');
+  return own.filter(({ month }) => month === newest);
+};
+
 /** `1` where what is owed stands in debit in accounts of that kind, `-1` where it stands in credit. */
 export const owedSign = (kind: KindCode): 1 | -1 => (normalSideOfKind(kind) === 'debit' ? 1 : -1);
 

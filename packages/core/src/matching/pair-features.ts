@@ -69,19 +69,19 @@ const matchOf = (a: Thing, b: Thing): number => {
 const marksOf = (name: string): string =>
   (name.match(/\d+|(?<![\p{L}&])\p{Lu}(?![\p{L}&'’])/gu) ?? []).join(' ');
 
-const TIMES: Readonly<Record<string, string>> = {
-  monthly: 'month',
-  weekly: 'week',
-  daily: 'day',
-  annual: 'year',
-  annually: 'year',
-  yearly: 'year',
-  quarterly: 'quarter',
-};
+const TIMES: ReadonlyMap<string, string> = new Map([
+  ['monthly', 'month'],
+  ['weekly', 'week'],
+  ['daily', 'day'],
+  ['annual', 'year'],
+  ['annually', 'year'],
+  ['yearly', 'year'],
+  ['quarterly', 'quarter'],
+]);
 
 /** How often, in the words of a name: what is paid monthly is not what is paid by the year. */
 const timesOf = (name: string): string =>
-  (name.toLowerCase().match(/\p{L}+/gu) ?? []).flatMap((word) => TIMES[word] ?? []).join(' ');
+  (name.toLowerCase().match(/\p{L}+/gu) ?? []).flatMap((word) => TIMES.get(word) ?? []).join(' ');
 
 /** What a name says by itself, and where it stands. */
 interface Said {
@@ -101,7 +101,7 @@ const saidBy = ({ name, above = '', amount = 0 }: Lookalike, at: number): Omit<S
   const path = cut === 0 ? above : name.slice(0, cut - 1);
   const all = thingsSaid(name.slice(cut).replace(SHARES, ''));
   const telling = all.filter(
-    ({ known, name: word }) => known || !(IDLE.has(word) || word in TIMES),
+    ({ known, name: word }) => known || !(IDLE.has(word) || TIMES.has(word)),
   );
   return {
     at,

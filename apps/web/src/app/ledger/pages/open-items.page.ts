@@ -18,6 +18,7 @@ import {
   itemsFit,
   lastDayOf,
   monthOf,
+  newestLists,
   OPEN_ITEM_LIMITS,
   owedSign,
   sumOfItems,
@@ -47,6 +48,9 @@ import { BooksReader } from '../../workspace/model/books-reader';
 import { ItemFile } from '../model/item-file';
 
 type Kept = OpenItemsAnswer[number];
+
+/** Lists are shown up to this month, whenever they were brought. */
+const LAST_MONTH = '9999-12';
 
 /** Who owes what, or is owed, by lists that are held against the balances of control accounts. */
 @Component({
@@ -87,11 +91,11 @@ export class OpenItemsPage {
   protected readonly monthly = reading(this.clientId, (clientId) =>
     this.api.ask('monthly', { clientId }),
   );
-  private readonly kept = computed(
-    () => new Map((this.lists.value() ?? []).map((one) => [one.accountId, one] as const)),
+  private readonly kept = computed(() =>
+    (this.lists.value() ?? []).map((one) => ({ ...one, month: one.list.month })),
   );
   private readonly nodes = computed(() =>
-    itemAccounts(this.reader.chart(), new Set(this.kept().keys())),
+    itemAccounts(this.reader.chart(), new Set(this.kept().map(({ accountId }) => accountId))),
   );
   protected readonly rows = computed(() =>
     this.nodes().map((node) => {
@@ -165,9 +169,19 @@ export class OpenItemsPage {
     return dateWords(lastDayOf(month));
   }
 
-  private keptOf({ account, absorbed }: ChartNode): Kept | null {
+  /** The newest list of an account; with those of what was merged into it, as one. */
+  private keptOf(node: ChartNode): Kept | null {
+    const lists = newestLists(node, this.kept(), LAST_MONTH);
+    const [first] = lists;
+    if (first === undefined) return null;
+    const items = lists.flatMap(({ list }) => list.items);
+    return { ...first, list: { month: first.month, items } };
+  }
+
+  /** The lists of an account, and of what was merged into it. */
+  private allOf({ account, absorbed }: ChartNode): readonly AccountId[] {
     const ids = [account.id, ...absorbed];
-    return ids.map((id) => this.kept().get(id)).find((one) => one !== undefined) ?? null;
+    return this.kept().flatMap(({ accountId }) => (ids.includes(accountId) ? accountId : []));
   }
 
   /** As it is owed: positive on the usual side of the account. */
@@ -221,22 +235,33 @@ export class OpenItemsPage {
     if (month !== null && month !== '') this.month.set(month);
   }
 
-  protected async keep(accountId: AccountId, items: readonly OpenItem[]): Promise<void> {
+  /** Keeps a list in the place of that of the account, and of those of what was merged into it. */
+  protected async keep(node: ChartNode, items: readonly OpenItem[]): Promise<void> {
+    const accountId = node.account.id;
     const list = { month: this.month(), items: items.map((item) => ({ ...item })) };
+    const before = this.kept().find((one) => one.accountId === accountId);
     const asked = {
       clientId: this.clientId(),
       accountId,
-      body: { version: this.kept().get(accountId)?.version ?? 0, list },
+      body: { version: before?.version ?? 0, list },
     };
-    const done = await this.doing.run(() => firstValueFrom(this.api.ask('keepOpenItems', asked)));
+    const done = await this.doing.run(async () => {
+      await firstValueFrom(this.api.ask('keepOpenItems', asked));
+      await this.dropAll(this.allOf(node).filter((id) => id !== accountId));
+    });
     if (done) this.file.leave();
     this.lists.again();
   }
 
-  protected async drop(accountId: AccountId): Promise<void> {
-    const asked = { clientId: this.clientId(), accountId };
-    await this.doing.run(() => firstValueFrom(this.api.ask('dropOpenItems', asked)));
+  protected async drop(node: ChartNode): Promise<void> {
+    await this.doing.run(() => this.dropAll(this.allOf(node)));
     this.lists.again();
+  }
+
+  private async dropAll(accountIds: readonly AccountId[]): Promise<void> {
+    const clientId = this.clientId();
+    for (const accountId of accountIds)
+      await firstValueFrom(this.api.ask('dropOpenItems', { clientId, accountId }));
   }
 }
 
