@@ -54,6 +54,21 @@ Total;;;;1,174.50`),
     ]);
   });
 
+  it('takes what is left of an invoice, where the list says what it came to, too', () => {
+    expect(itemsOf('Customer;Amount;Open balance\nHeron Inn;100.00;40.00')).toEqual([
+      ['Heron Inn', '', null, 40_00],
+    ]);
+  });
+
+  it('loses nobody who is called as sums are', () => {
+    expect(
+      itemsOf('Customer;Invoice;Amount\nTotal Harvest;7;5.00\nTotal Total Harvest;;5.00'),
+    ).toEqual([['Total Harvest', '7', null, 5_00]]);
+    expect(itemsOf('Customer;Amount\nTotal Harvest;5.00\nTotal;5.00')).toEqual([
+      ['Total Harvest', '', null, 5_00],
+    ]);
+  });
+
   it('is read without headings, by what is in its columns', () => {
     expect(itemsOf('Heron Inn;2026-10-13;20.00\nTern Market;2026-10-14;30.00')).toEqual([
       ['Heron Inn', '', '2026-10-13', 20_00],

@@ -52,10 +52,21 @@ const byContent = (texts: readonly string[]): ItemUse | null => {
 /** What was made of the columns of a list of open items. */
 export type ItemColumns = ColumnsBy<ItemUse>;
 
+/** What is left of an invoice, as against what it came to. */
+const LEFT = /\b(open|outstanding|balance|remaining|unpaid|due|owed)\b/;
+
+/** Where one column says what invoices came to, and another what is left of them, the first is passed over. */
+const withWhatIsLeft = ({ headings, uses }: ItemColumns): readonly (ItemUse | null)[] => {
+  const saysLeft = (at: number): boolean =>
+    uses[at] === 'amount' && LEFT.test(plainHeading(headings[at] ?? ''));
+  if (!uses.some((_use, at) => saysLeft(at))) return uses;
+  return uses.map((use, at) => (use === 'amount' && !saysLeft(at) ? null : use));
+};
+
 /** What the columns seem to be, by their headings or else by what is in them. */
 export const recognizeItems = (rows: readonly SourceRow[]): ItemColumns => {
   const found = columnsBy<ItemUse>(rows, { useOf, byContent });
-  return { ...found, uses: usedOnce(found.uses, 'reference') };
+  return { ...found, uses: usedOnce(withWhatIsLeft(found), 'reference') };
 };
 
 /** A cell that cannot be read, and the rule that it breaks. */
@@ -86,14 +97,23 @@ export interface ItemsRead {
 
 const NOTHING = /^[-–—]?$/;
 const TOTAL = /^(sub|grand )?totals?\b|^(opening|closing) balance\b|^page \d/i;
+const TOTAL_ALONE = /^(sub|grand )?totals?( due| outstanding)?:?$/i;
+
+/** Whether a row sums others up. Somebody may be called so: what has an invoice or a date beside it is an item. */
+const isSum = (row: SourceRow, columns: ItemColumns): boolean => {
+  const texts = (['party', 'reference', 'date'] as const)
+    .map((use) => cellsOf(row, columns, use))
+    .filter((text) => text !== '');
+  const [only, ...others] = texts;
+  if (only === undefined || others.length > 0) return false;
+  const tells = columns.uses.some((use) => use === 'reference' || use === 'date');
+  return (tells ? TOTAL : TOTAL_ALONE).test(only);
+};
 
 /** Rows under a party's name carry it on; those of sums, and those without an amount, bring no item. */
 const isBeside = (row: SourceRow, columns: ItemColumns): boolean => {
   const amounts = (['amount', 'paid'] as const).map((use) => cellsOf(row, columns, use));
-  if (amounts.every((text) => NOTHING.test(text))) return true;
-  return (['party', 'reference', 'date'] as const).some((use) =>
-    TOTAL.test(cellsOf(row, columns, use)),
-  );
+  return amounts.every((text) => NOTHING.test(text)) || isSum(row, columns);
 };
 
 class ItemReader {

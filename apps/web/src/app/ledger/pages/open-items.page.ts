@@ -21,6 +21,8 @@ import {
   newestLists,
   OPEN_ITEM_LIMITS,
   owedSign,
+  subtract,
+  sum,
   sumOfItems,
   titleOf,
   type AccountId,
@@ -202,7 +204,13 @@ export class OpenItemsPage {
       count,
       amount: this.owed(node, amount),
       aged: aged.map((one) => this.owed(node, one)),
+      undated: this.owed(node, subtract(amount, sum(aged))),
     }));
+  }
+
+  /** Whether any of the parties has items without a date, so that its ages do not come to all of them. */
+  protected hasUndated(parties: readonly { readonly undated: Minor }[]): boolean {
+    return parties.some(({ undated }) => undated !== 0);
   }
 
   protected choose(accountId: AccountId): void {
