@@ -9,7 +9,7 @@ export interface Duplicate {
 }
 
 /** From this likeness on two are pointed out: so many of them are right on lists that were left out when learning. */
-const ALIKE = 0.5;
+const ALIKE = 0.4;
 /** What is said in so many names tells no two of them from all others. */
 const EVERYWHERE = 24;
 
