@@ -29,7 +29,8 @@ describe('open items of a control account', () => {
     await maren.command('open items');
     await maren.sees('No list yet');
     await maren.sees('Agrees');
-    await maren.does('Open items of 1200 Trade receivables');
+    await maren.does('Look');
+    await maren.sees('brought by Tobias Fenn');
     await bring(LIST);
     await maren.sees('“10/32/2026” is no date.');
     await maren.sees('39.50 apart');

@@ -163,10 +163,6 @@ export class OpenItemsPage {
     return titleOf(account);
   }
 
-  protected openWords(title: string): string {
-    return $localize`Open items of ${title}`;
-  }
-
   protected lastDay(month: Month): string {
     return dateWords(lastDayOf(month));
   }
