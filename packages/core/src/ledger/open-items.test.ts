@@ -1,6 +1,6 @@
 import { aChart } from '../testing/a-chart';
 import { itemsFit, sumOfItems, type OpenItem } from './open-item';
-import { itemAccounts, itemsByParty, newestLists, owedSign } from './open-items';
+import { itemAccounts, itemsByParty, newestLists, openItemSums, owedSign } from './open-items';
 
 const item = (party: string, amount: number, date: string | null = null): OpenItem => ({
   party,
@@ -25,8 +25,21 @@ describe('what stands open', () => {
       item('Heron Inn', -5_00),
     ];
     expect(itemsByParty({ month: '2026-10', items })).toEqual([
-      { party: 'heron  inn', count: 4, amount: 55_00, aged: [10_00, 20_00, 0, 30_00] },
-      { party: 'Tern Market', count: 1, amount: 40_00, aged: [40_00, 0, 0, 0] },
+      {
+        party: 'heron  inn',
+        count: 4,
+        amount: 55_00,
+        aged: [10_00, 20_00, 0, 30_00],
+        undated: -5_00,
+      },
+      { party: 'Tern Market', count: 1, amount: 40_00, aged: [40_00, 0, 0, 0], undated: 0 },
+    ]);
+  });
+
+  it('comes to a sum for each account that has a list', () => {
+    const list = { month: '2026-10', items: [item('Heron Inn', 3_00), item('Gull Café', 4_00)] };
+    expect(openItemSums([{ accountId: '1100', list }])).toEqual([
+      { accountId: '1100', month: '2026-10', amount: 7_00 },
     ]);
   });
 

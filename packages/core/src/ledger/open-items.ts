@@ -6,7 +6,7 @@ import type { Month } from '../dates/month';
 import { normalSideOfKind, statementOf, type KindCode } from '../kinds/kinds';
 import { add, type Minor } from '../money/minor';
 import { resolvedSettings } from '../settings/rules';
-import type { OpenItemList } from './open-item';
+import { sumOfItems, type OpenItemList } from './open-item';
 
 /** What the open items of an account come to at the end of a month; debit positive. */
 export interface OpenItemSum {
@@ -14,6 +14,16 @@ export interface OpenItemSum {
   readonly month: Month;
   readonly amount: Minor;
 }
+
+/** What lists of open items come to, account by account. */
+export const openItemSums = (
+  lists: readonly { readonly accountId: AccountId; readonly list: OpenItemList }[],
+): readonly OpenItemSum[] =>
+  lists.map(({ accountId, list: { month, items } }) => ({
+    accountId,
+    month,
+    amount: sumOfItems(items),
+  }));
 
 /** The accounts that are to equal lists of open items, by what they are set to; those that have a list already, too. */
 export const itemAccounts = (chart: Chart, listed: ReadonlySet<AccountId>): readonly ChartNode[] =>
@@ -56,6 +66,8 @@ export interface PartyItems {
   readonly amount: Minor;
   /** By `AGES`, as of the end of the month; what has no date is in none. */
   readonly aged: readonly Minor[];
+  /** What has no date. */
+  readonly undated: Minor;
 }
 
 /** A list's items by party, in the order of their names. Parties are one that differ in capitals and blanks alone. */
@@ -64,13 +76,20 @@ export const itemsByParty = ({ month, items }: OpenItemList): readonly PartyItem
   const parties = new Map<string, PartyItems>();
   for (const { party, date, amount } of items) {
     const key = party.trim().replace(/\s+/g, ' ').toLowerCase();
-    const had = parties.get(key) ?? { party, count: 0, amount: 0, aged: AGES.map(() => 0) };
+    const had = parties.get(key) ?? {
+      party,
+      count: 0,
+      amount: 0,
+      aged: AGES.map(() => 0),
+      undated: 0,
+    };
     const age = date === null ? -1 : AGES.findIndex((most) => daysFrom(date, day) <= most);
     parties.set(key, {
       party: had.party,
       count: had.count + 1,
       amount: add(had.amount, amount),
       aged: had.aged.map((sum, at) => (at === age ? add(sum, amount) : sum)),
+      undated: date === null ? add(had.undated, amount) : had.undated,
     });
   }
   return [...parties.values()].sort((a, b) => a.party.localeCompare(b.party, 'en'));

@@ -21,8 +21,6 @@ import {
   newestLists,
   OPEN_ITEM_LIMITS,
   owedSign,
-  subtract,
-  sum,
   sumOfItems,
   titleOf,
   type AccountId,
@@ -82,6 +80,7 @@ export class OpenItemsPage {
 
   protected readonly day = dateWords;
   protected readonly moment = momentWords;
+  protected readonly most = OPEN_ITEM_LIMITS.items;
   protected readonly useWords = ITEM_USE_WORDS;
   protected readonly ages = [...AGES.keys()].map((at) => ageWords(at));
   protected readonly doing = new Doing();
@@ -195,12 +194,12 @@ export class OpenItemsPage {
   }
 
   private partiesOf(node: ChartNode, items: readonly OpenItem[], month: Month) {
-    return itemsByParty({ month, items }).map(({ party, count, amount, aged }) => ({
+    return itemsByParty({ month, items }).map(({ party, count, amount, aged, undated }) => ({
       party,
       count,
       amount: this.owed(node, amount),
       aged: aged.map((one) => this.owed(node, one)),
-      undated: this.owed(node, subtract(amount, sum(aged))),
+      undated: this.owed(node, undated),
     }));
   }
 

@@ -1,6 +1,6 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { sortFindings, sumOfItems } from '@iunctus/core';
+import { openItemSums, sortFindings } from '@iunctus/core';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
 import { today } from '../../shared/dates/today';
@@ -97,12 +97,8 @@ export class FindingsEngine {
       if (read !== null) this.send({ type: 'layouts', layouts: read.map(({ layout }) => layout) });
     });
     effect(() => {
-      const openItems = this.openItems.value()?.map(({ accountId, list }) => ({
-        accountId,
-        month: list.month,
-        amount: sumOfItems(list.items),
-      }));
-      if (openItems !== undefined) this.send({ type: 'openItems', openItems });
+      const lists = this.openItems.value();
+      if (lists !== null) this.send({ type: 'openItems', openItems: openItemSums(lists) });
     });
     effect(() => {
       const read = this.rules.value();
