@@ -257,6 +257,8 @@ const writeRows = (
 
 /** Sees to everything that the database's rules and the core's would have seen to; on what is wrong nothing stays. */
 const check = async (pool: pg.Pool): Promise<void> => {
+  // What was just written has no statistics yet, and the questions below are about all of it.
+  await pool.query('ANALYZE');
   const [found] = await problemsOfRestored(pool);
   if (found === undefined) return;
   await inTransactionOn(pool, async (on) => {

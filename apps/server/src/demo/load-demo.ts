@@ -186,7 +186,10 @@ export const loadDemo = async (
   const practice = await readPractice(asked.folder);
   if (asked.fresh)
     await inTransactionOn(pool, (transaction) => deletePractice(transaction, practice.id));
-  if (asked.fresh || !(await hasPractice(pool))) await loadPractice(pool, practice, asked.folder);
+  if (asked.fresh || !(await hasPractice(pool))) {
+    await loadPractice(pool, practice, asked.folder);
+    await pool.query('ANALYZE');
+  }
   const { rows } = await pool.query('SELECT id FROM practice WHERE id = $1', [practice.id]);
   if (rows.length === 0) return undefined;
   return { people: practice.users, password: practice.password };
