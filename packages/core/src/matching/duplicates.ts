@@ -23,9 +23,13 @@ export const scoreOf = (
   return 1 / (1 + Math.exp(-score));
 };
 
-/** Every pair of a list that could be one account, the later first, with what speaks for it. */
+/**
+ * Every pair of a list that could be one account, the later first, with what speaks for it; those alone whose later one
+ * stands at `from` or after it.
+ */
 export const pairsAmong = (
   accounts: readonly Lookalike[],
+  from = 0,
 ): readonly { readonly at: number; readonly of: number; readonly features: PairFeatures }[] => {
   const names = new NamePairs(accounts);
   const seen = new Set<number>();
@@ -33,7 +37,7 @@ export const pairsAmong = (
   for (const places of names.together()) {
     if (places.length > EVERYWHERE) continue;
     for (const at of places)
-      for (const of of places) {
+      for (const of of at < from ? [] : places) {
         const key = at * accounts.length + of;
         if (of >= at || seen.has(key)) continue;
         seen.add(key);
@@ -67,8 +71,7 @@ export const duplicatesAmong = (accounts: readonly Lookalike[]): readonly Duplic
 export const likestOf = (name: string, others: readonly string[], least = ALIKE): number | null => {
   const all = [...others, name].map((one) => ({ name: one, sort: '' }));
   let best: { readonly of: number; readonly likeness: number } | null = null;
-  for (const { at, of, features } of pairsAmong(all)) {
-    if (at !== others.length) continue;
+  for (const { of, features } of pairsAmong(all, others.length)) {
     // It stands last here because it is asked about.
     const likeness = scoreOf({ ...features, addedLater: 0 }, DUPLICATE_WEIGHTS);
     if (likeness >= least && likeness > (best?.likeness ?? 0)) best = { of, likeness };

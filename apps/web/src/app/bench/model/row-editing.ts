@@ -31,6 +31,9 @@ import { KeptRows, type KeptRow } from './kept-rows';
 import { clashWords, roomWords } from './tree-words';
 import { terms } from '../../shared/words/terms';
 
+/** Whoever types does not wait for what else says the same: it is looked for once they pause, after so many milliseconds. */
+const PAUSE = 200;
+
 /** The row that is edited or added on the tree, and what is said beside it. */
 @Injectable()
 export class RowEditing {
@@ -41,6 +44,9 @@ export class RowEditing {
   /** What the editor began with; `null` while no row is edited. */
   readonly draft = signal<Draft | null>(null);
   private readonly typed = signal<Draft | null>(null);
+  /** That another account says the same as the name that was typed; empty until that is known. */
+  private readonly alike = signal('');
+  private pause: ReturnType<typeof setTimeout> | undefined;
   readonly refusal = signal<Refusal | null>(null);
   /** What must be done before a gesture can be. */
   readonly advice = signal('');
@@ -62,7 +68,7 @@ export class RowEditing {
       draft.inferred === null ? '' : $localize`Kind ${reasonWords(draft.inferred)}. `;
     const clash = clashWords(draft, this.proposed.chart());
     const about = inferred + othersWords(draft);
-    const notes = clash + this.sameWords(draft) + this.movesWords(draft) + room;
+    const notes = clash + this.alike() + this.movesWords(draft) + room;
     return { title: `${name} — ${landingWords(draft.kind)}`, sentence, about, room: notes };
   });
 
@@ -109,6 +115,7 @@ export class RowEditing {
   }
 
   noteTyped(draft: Draft): void {
+    this.lookForAlike(draft);
     this.typed.set(draft);
     this.refusal.set(null);
     const { id, number, name, kind, parentId } = draft;
@@ -146,6 +153,7 @@ export class RowEditing {
 
   leave(): void {
     if (this.draft() !== null) this.kept.forget(this.clientId());
+    this.forgetAlike();
     this.draft.set(null);
     this.typed.set(null);
     this.refusal.set(null);
@@ -157,7 +165,20 @@ export class RowEditing {
     this.advice.set('');
   }
 
+  private lookForAlike(draft: Draft): void {
+    const { name, kind } = this.typed() ?? this.draft() ?? { name: '', kind: null };
+    if (draft.name === name && draft.kind === kind) return;
+    this.forgetAlike();
+    this.pause = setTimeout(() => this.alike.set(this.sameWords(draft)), PAUSE);
+  }
+
+  private forgetAlike(): void {
+    clearTimeout(this.pause);
+    this.alike.set('');
+  }
+
   private open(draft: Draft): void {
+    this.forgetAlike();
     this.typed.set(null);
     this.draft.set(draft);
   }
@@ -192,13 +213,13 @@ export class RowEditing {
 const isThere = (chart: Chart, id: AccountId | null): boolean =>
   id === null || hasAccount(chart, id);
 
-/** A half-typed row as a draft; `null` where its account, or the place it was to take, is gone. */
 /** What else a new account may be, and the keys that take it. */
 const othersWords = ({ others }: Draft): string =>
   others.length === 0
     ? ''
     : $localize`Or ${others.map((kind, at) => `Alt ${at + 1}: ${terms().kinds[kind]}`).join(', ')}. `;
 
+/** A half-typed row as a draft; `null` where its account, or the place it was to take, is gone. */
 const draftFrom = (chart: Chart, { adding, ...typed }: KeptRow): Draft | null => {
   const { id, kind, parentId } = typed;
   if (adding === null) {
