@@ -25,9 +25,13 @@ const UNTIDY = aChart(
   '6010 STUDIO RENT\n6020 TELEPHONE\n6030 Phone\n6040 Bank  fees\n6050 Other 2',
 );
 
+const MISNUMBERED = aChart(
+  Array.from({ length: 9 }, (_, at) => `7${at}00 Quiet cost ${'abcdefghi'[at] ?? ''}`).join('\n'),
+);
+
 /** The board over a chart that changes as things are proposed. */
-const board = (mayChange = true) => {
-  const chart = signal<Chart>(UNTIDY);
+const board = (mayChange = true, begun = UNTIDY) => {
+  const chart = signal<Chart>(begun);
   const notes = signal<readonly FindingNote[]>([]);
   const noted = () => new Map(notes().map((note) => [note.key, note] as const));
   const ask = jest.fn((..._asked: readonly unknown[]) => of({}));
@@ -189,6 +193,26 @@ describe('working through what was found', () => {
     expect(at.shown()).toEqual([finding]);
     at.toEdge(1);
     expect(at.note()?.reason).toBe('Two lines');
+  });
+
+  it('shows what a rule found more once it is asked to, and goes on with the first that was not seen', () => {
+    const { board: at } = board(true, MISNUMBERED);
+    at.goTo(at.rows().findIndex(({ type }) => type === 'fold'));
+    expect(at.current()).toBeNull();
+    expect(at.fold()?.words).toBe('5 more: Numbers that do not fit the plan');
+    const seen = at.rows().length;
+    at.apply(0);
+    expect(at.rows()).toHaveLength(seen + 5);
+    expect(at.current()?.accountIds).toEqual(['7400']);
+    at.unfold(false);
+    expect(at.rows()).toHaveLength(seen);
+    expect(at.fold()?.isOpen).toBe(false);
+  });
+
+  it('applies the first way of all of a sort from what stands for the rest of them', () => {
+    const { board: at } = board(true, MISNUMBERED);
+    at.goTo(at.rows().findIndex(({ type }) => type === 'fold'));
+    expect(at.sameRule()).toHaveLength(9);
   });
 
   it('teaches the practice no word where none is strange', async () => {

@@ -6,7 +6,6 @@ import {
   fixAll,
   fixWords,
   noteOf,
-  SEVERITY_NAMES,
   type CalendarDate,
   type Chart,
   type Finding,
@@ -23,11 +22,7 @@ import { terms } from '../../shared/words/terms';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { FindingsEngine } from '../../workspace/model/findings-engine';
-
-/** A row of the list: the head of a severity, or a finding. */
-export type TidyRow =
-  | { readonly type: 'head'; readonly key: string; readonly words: string; readonly count: number }
-  | { readonly type: 'finding'; readonly key: string; readonly finding: Finding };
+import { findingRows, foldKeyOf, type Fold, type TidyRow } from './finding-rows';
 
 /** What was found, worked through one by one: fixed into the proposal, put off, or set aside. */
 @Injectable()
@@ -54,23 +49,8 @@ export class TidyBoard {
   readonly open = computed(() => this.engine.sorted().open);
   readonly shown = computed(() => this.engine.sorted()[this.showsNoted() ? 'noted' : 'open']);
 
-  readonly rows = computed<readonly TidyRow[]>(() => {
-    const rows: TidyRow[] = [];
-    const shown = this.shown();
-    for (const finding of shown) {
-      const { severity } = finding;
-      const head = rows.findLast((row) => row.type === 'head');
-      if (head?.key !== severity)
-        rows.push({
-          type: 'head',
-          key: severity,
-          words: SEVERITY_NAMES[severity],
-          count: shown.filter((one) => one.severity === severity).length,
-        });
-      rows.push({ type: 'finding', key: findingKey(finding), finding });
-    }
-    return rows;
-  });
+  private readonly opened = signal<ReadonlySet<string>>(new Set());
+  readonly rows = computed(() => findingRows(this.shown(), this.opened()));
 
   /** Whether somebody works through the findings already: until then the first stays first, whatever else is found. */
   private hasBegun = false;
@@ -84,7 +64,7 @@ export class TidyBoard {
           0,
         );
       const before = previous?.source[previous.value]?.key;
-      const there = rows.findIndex(({ key, type }) => key === before && type === 'finding');
+      const there = rows.findIndex(({ key, type }) => key === before && type !== 'head');
       if (there >= 0) return there;
       const at = Math.min(previous?.value ?? 0, Math.max(rows.length - 1, 0));
       return rows[at]?.type === 'head' ? at + 1 : at;
@@ -93,6 +73,11 @@ export class TidyBoard {
   readonly current = computed<Finding | null>(() => {
     const row = this.rows()[this.cursor()];
     return row?.type === 'finding' ? row.finding : null;
+  });
+  /** The row at the cursor that stands for more findings; `null` for none. */
+  readonly fold = computed<Fold | null>(() => {
+    const row = this.rows()[this.cursor()];
+    return row?.type === 'fold' ? row : null;
   });
   /** What it is known by, which stays while the chart is looked through again. */
   readonly currentKey = computed(() => {
@@ -117,14 +102,36 @@ export class TidyBoard {
     this.hasBegun = true;
     const rows = this.rows();
     for (let at = this.cursor() + by; at >= 0 && at < rows.length; at += by)
-      if (rows[at]?.type === 'finding') return this.cursor.set(at);
+      if (rows[at]?.type !== 'head') return this.cursor.set(at);
   }
 
   /** The finding in a row; a head is none. */
   goTo(row: number): void {
-    if (this.rows()[row]?.type !== 'finding') return;
+    const { type } = this.rows()[row] ?? { type: 'head' };
+    if (type === 'head') return;
     this.hasBegun = true;
     this.cursor.set(row);
+  }
+
+  /** Shows all that the rule of the row at the cursor found, from the first on that was not seen; or few of it again. */
+  unfold(isOpen: boolean): void {
+    const fold = this.foldAtCursor();
+    if (fold === undefined || fold.isOpen === isOpen) return;
+    this.hasBegun = true;
+    const before = new Set(this.rows().map(({ key }) => key));
+    this.opened.update((folds) => {
+      const opened = new Set(folds);
+      if (!opened.delete(fold.key)) opened.add(fold.key);
+      return opened;
+    });
+    const isNext = ({ key }: TidyRow) => (isOpen ? !before.has(key) : key === fold.key);
+    this.cursor.set(this.rows().findIndex(isNext));
+  }
+
+  private foldAtCursor(): Fold | undefined {
+    const finding = this.current();
+    const key = finding === null ? this.fold()?.key : foldKeyOf(finding);
+    return this.rows().find((row): row is Fold => row.type === 'fold' && row.key === key);
   }
 
   /** The first finding, or the last with -1. */
@@ -136,6 +143,8 @@ export class TidyBoard {
   /** Applies a fix of the finding at the cursor, into the proposal. */
   apply(at: number): void {
     this.hasBegun = true;
+    const fold = this.fold();
+    if (fold !== null) return this.unfold(!fold.isOpen);
     const fix = this.current()?.fixes[at];
     if (fix !== undefined) this.propose(fix.operations);
     else if (this.current() !== null)
@@ -151,7 +160,7 @@ export class TidyBoard {
 
   /** The findings of the same rule that have a fix. */
   sameRule(): readonly Finding[] {
-    const code = this.current()?.code;
+    const code = this.current()?.code ?? this.fold()?.code;
     return this.open().filter((one) => one.code === code && one.fixes.length > 0);
   }
 

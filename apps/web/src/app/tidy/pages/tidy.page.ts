@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import {
   CdkFixedSizeVirtualScroll,
   CdkVirtualForOf,
@@ -41,7 +42,8 @@ import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Undoing } from '../../workspace/model/undoing';
 import { FindingsEngine } from '../../workspace/model/findings-engine';
-import { TidyBoard, type TidyRow } from '../model/tidy-board';
+import type { TidyRow } from '../model/finding-rows';
+import { TidyBoard } from '../model/tidy-board';
 
 const ROW_HEIGHT = 50;
 
@@ -58,6 +60,7 @@ type Asking = 'later' | 'aside' | 'all' | null;
     CdkVirtualScrollViewport,
     FocusFirstDirective,
     MovedTotalsComponent,
+    NgTemplateOutlet,
     ProblemNoteComponent,
     ReadingNoteComponent,
     RouterLink,
@@ -133,6 +136,13 @@ export class TidyPage {
 
   protected pick(index: number): void {
     this.board.goTo(index);
+    const fold = this.board.fold();
+    if (fold !== null) this.board.unfold(!fold.isOpen);
+  }
+
+  protected unfold(isOpen: boolean): void {
+    this.board.unfold(isOpen);
+    this.focus();
   }
 
   protected look(at: number): void {
@@ -202,10 +212,12 @@ export class TidyPage {
     ArrowUp: () => this.board.step(-1),
     Home: () => this.board.toEdge(1),
     End: () => this.board.toEdge(-1),
+    ArrowRight: () => this.board.unfold(true),
+    ArrowLeft: () => this.board.unfold(false),
     Enter: () => this.board.apply(0),
     a: () => this.ask(this.sameRule().length > 1 ? 'all' : null),
-    l: () => this.ask('later'),
-    x: () => this.ask('aside'),
+    l: () => this.ask(this.board.current() === null ? null : 'later'),
+    x: () => this.ask(this.board.current() === null ? null : 'aside'),
     c: () => {
       const id = this.board.current()?.accountIds[0];
       if (id !== undefined) this.goToChart(id);
