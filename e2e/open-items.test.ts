@@ -67,8 +67,13 @@ describe('open items of a control account', () => {
     );
     await maren.does('Its open items');
     await maren.sees('brought by Maren Oake');
+    const isGone = () => document.querySelector('section .scrolled') === null;
     await maren.does('Drop this list');
-    await maren.page.waitForFunction(() => document.querySelector('section .scrolled') === null);
+    await maren.page.waitForFunction(isGone);
+    await maren.does('Bring it back');
+    await maren.sees('Heron Inn');
+    await maren.does('Drop this list');
+    await maren.page.waitForFunction(isGone);
     await maren.command('tidy');
     await maren.page.waitForSelector('[role=listbox][aria-busy=false]:focus');
     await maren.seesNoMore('differs from its open items');

@@ -48,6 +48,7 @@ import { BooksReader } from '../../workspace/model/books-reader';
 import { ItemFile } from '../model/item-file';
 
 type Kept = OpenItemsAnswer[number];
+type Dropped = Pick<Kept, 'accountId' | 'list'>;
 
 /** Lists are shown up to this month, whenever they were brought. */
 const LAST_MONTH = '9999-12';
@@ -86,6 +87,8 @@ export class OpenItemsPage {
   protected readonly doing = new Doing();
   protected readonly isTurned = signal(false);
 
+  /** The list that was dropped last here: it can be brought back. */
+  protected readonly dropped = signal<Dropped | null>(null);
   protected readonly lists = reading(this.clientId, (clientId) =>
     this.api.ask('openItems', { clientId }),
   );
@@ -257,7 +260,19 @@ export class OpenItemsPage {
   }
 
   protected async drop(node: ChartNode): Promise<void> {
-    await this.doing.run(() => this.dropAll(this.allOf(node)));
+    const kept = this.keptOf(node);
+    const done = await this.doing.run(() => this.dropAll(this.allOf(node)));
+    if (done && kept !== null) this.dropped.set({ accountId: node.account.id, list: kept.list });
+    this.lists.again();
+  }
+
+  protected async bringBack({ accountId, list }: Dropped): Promise<void> {
+    const body = { version: 0, list: { ...list, items: list.items.map((item) => ({ ...item })) } };
+    const asked = { clientId: this.clientId(), accountId, body };
+    const done = await this.doing.run(() =>
+      firstValueFrom(this.api.ask('keepOpenItems', asked)).then(() => undefined),
+    );
+    if (done) this.dropped.set(null);
     this.lists.again();
   }
 
