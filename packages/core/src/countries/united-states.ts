@@ -87,7 +87,7 @@ export const UNITED_STATES: Country = {
     nonProfit: 'form990',
   },
   activityReturns: {
-    letting: { soleOwner: 'scheduleE', oneMemberCompany: 'scheduleE' },
+    letting: { soleOwner: 'scheduleE', oneMemberCompany: 'scheduleE', partnership: 'form1065Letting', limitedCompany: 'form1065Letting', sCorporation: 'form1120SLetting' },
     farming: { soleOwner: 'scheduleF', oneMemberCompany: 'scheduleF' },
   },
   currency: 'USD',

@@ -255,25 +255,33 @@ export interface Thing {
   readonly said: string;
 }
 
+/** Without one of these a name has no short form. */
+const SHORT_FORM = /[&/]|\bWC\b/;
+
+const SHORT_FORMS: readonly (readonly [short: RegExp, long: string])[] = [
+  [/\bR\s*&\s*M\b/gi, 'repairs'],
+  [/\bS\s*&\s*M\b/gi, 'marketing'],
+  [/\bA\/([PR])\b/gi, 'A$1'],
+  [/\bM\/V\b/gi, 'vehicle'],
+  [/\bE\s*&\s*O\b/gi, 'malpractice'],
+  [/\bP\s*&\s*I\b/gi, 'hull'],
+  [/\bM\s*&\s*E\b/gi, 'engineers'],
+  [/\bT\s*&\s*E\b/gi, 'travel meals'],
+  [/\bP\s*&\s*P\b/gi, 'postage packaging'],
+  [/\bH\s*&\s*S\b/gi, 'safety'],
+  [/\bF\s*&\s*B\b/gi, 'food drinks'],
+  [/\bW\/?C\b/g, 'workers comp'],
+  [/\bC\/C\b/gi, 'credit card'],
+  [/\bS\/C\b/gi, 'subcontract'],
+  [/\bO\/T\b/gi, 'overtime'],
+  [/\bW\/H\b/gi, 'withheld'],
+];
+
 /** A name with its short forms spelt out. */
 export const spokenName = (name: string): string =>
-  name
-    .replace(/\bR\s*&\s*M\b/gi, 'repairs')
-    .replace(/\bS\s*&\s*M\b/gi, 'marketing')
-    .replace(/\bA\/([PR])\b/gi, 'A$1')
-    .replace(/\bM\/V\b/gi, 'vehicle')
-    .replace(/\bE\s*&\s*O\b/gi, 'malpractice')
-    .replace(/\bP\s*&\s*I\b/gi, 'hull')
-    .replace(/\bM\s*&\s*E\b/gi, 'engineers')
-    .replace(/\bT\s*&\s*E\b/gi, 'travel meals')
-    .replace(/\bP\s*&\s*P\b/gi, 'postage packaging')
-    .replace(/\bH\s*&\s*S\b/gi, 'safety')
-    .replace(/\bF\s*&\s*B\b/gi, 'food drinks')
-    .replace(/\bW\/?C\b/g, 'workers comp')
-    .replace(/\bC\/C\b/gi, 'credit card')
-    .replace(/\bS\/C\b/gi, 'subcontract')
-    .replace(/\bO\/T\b/gi, 'overtime')
-    .replace(/\bW\/H\b/gi, 'withheld');
+  SHORT_FORM.test(name)
+    ? SHORT_FORMS.reduce((so, [short, long]) => so.replace(short, long), name)
+    : name;
 
 /** What a name speaks of, in its order; the longest phrase that the trade knows counts as one. */
 export const thingsSaid = (name: string): readonly Thing[] => {

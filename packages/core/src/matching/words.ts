@@ -49,10 +49,14 @@ const usualSpelling = (word: string): string => {
   return found ?? singular(word);
 };
 
+const PLAIN = /^[ -~]*$/;
+
+/** A name in plain letters: without accents and the like. */
+const plainOf = (name: string): string =>
+  PLAIN.test(name) ? name : name.normalize('NFKD').replace(/\p{M}/gu, '');
+
 const partsOf = (name: string): readonly string[] =>
-  name
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
+  plainOf(name)
     .toLowerCase()
     .replace(/[’']s\b/g, '')
     .replace(/[’']/g, '')

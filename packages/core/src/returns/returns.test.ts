@@ -142,6 +142,29 @@ describe('the return of a year', () => {
     );
   });
 
+  it('of partnerships and S corporations that let has their rents on Form 8825, and their balance sheet', () => {
+    const let_ = (legalForm: Filer['legalForm'], industry: string) =>
+      returnFormOf({ legalForm, country: 'US', industry });
+    expect(let_('partnership', 'landlord')).toBe('form1065Letting');
+    expect(let_('limitedCompany', 'landlord')).toBe('form1065Letting');
+    expect(let_('sCorporation', 'landlord')).toBe('form1120SLetting');
+    expect(let_('corporation', 'landlord')).toBe('form1120');
+    const chart = aChart(
+      '1010 Bank\n3010 Capital [ownersCapital]\n4010 Rents [services]\n6010 Upkeep [operatingExpense]\n7010 Loan interest [financeCost]',
+    );
+    const ledger = new Map([
+      ['1010', of(60_00)],
+      ['4010', of(-90_00)],
+      ['6010', of(20_00)],
+      ['7010', of(10_00)],
+    ]);
+    const filer: Filer = { legalForm: 'partnership', country: 'US', industry: 'landlord' };
+    const { amounts, misplaced } = returnSheet(chart, rollUpOver(ledger), filer);
+    const on = Object.fromEntries(amounts.map(({ line, amount }) => [line.line, amount]));
+    expect(on).toMatchObject({ '8825 2': 90_00, '8825 9': 10_00, '8825 15': 20_00, 'L 1': 60_00 });
+    expect(misplaced).toEqual([]);
+  });
+
   it('is the general sheet, by the lines of the statements, where no form is known', () => {
     const sheet = sheetOf(CHART, { legalForm: 'corporation', country: 'NZ' });
     const named = Object.fromEntries(sheet.amounts.map(({ line, amount }) => [line.words, amount]));

@@ -6,6 +6,7 @@ import type { ReturnForm, ReturnLineChoice } from './return-form';
 import { FORM_1065 } from './forms/form-1065';
 import { FORM_1120 } from './forms/form-1120';
 import { FORM_1120S } from './forms/form-1120s';
+import { FORM_1065_LETTING, FORM_1120S_LETTING } from './forms/form-8825';
 import { FORM_990 } from './forms/form-990';
 import { COMPANY_ACCOUNTS } from './forms/company-accounts';
 import { GIFI } from './forms/gifi';
@@ -26,6 +27,8 @@ const KNOWN = {
   form1065: FORM_1065,
   form1120: FORM_1120,
   form1120S: FORM_1120S,
+  form1065Letting: FORM_1065_LETTING,
+  form1120SLetting: FORM_1120S_LETTING,
   form990: FORM_990,
   sa103f: SA103F,
   sa800: SA800,

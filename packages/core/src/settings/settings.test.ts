@@ -343,7 +343,7 @@ describe('return lines', () => {
 
   it('stand once on their form, and name the print they are from', () => {
     const forms = Object.values(RETURN_FORMS).filter((form) => form !== undefined);
-    expect(forms).toHaveLength(17);
+    expect(forms).toHaveLength(19);
     for (const { lines, source, year } of forms) {
       expect(new Set(lines.map(({ line }) => line)).size).toBe(lines.length);
       expect(year === null || source.includes(String(year))).toBe(true);
