@@ -204,8 +204,8 @@ describe('shaping a chart by drag', () => {
   });
   afterAll(() => bench.leave());
 
-  it('moves a row between two others of its parent, and leaves its number alone', async () => {
-    await maren.drag('6350', '6330', 'before');
+  it('moves a row between two others of its parent, seen above them, and leaves its number alone', async () => {
+    expect(await maren.drag('6350', '6330', 'before')).toBe(true);
     await maren.sees('moved among its siblings');
     const order = (await maren.rows())
       .map(({ number }) => number)

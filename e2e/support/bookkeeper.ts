@@ -216,15 +216,20 @@ export class Bookkeeper {
     });
   }
 
-  /** Drags one row of the chart onto another, or onto its upper edge. Both must be in sight. */
-  async drag(from: string, to: string, where: 'before' | 'inside'): Promise<void> {
+  /** Drags one row of the chart onto another, or onto its upper edge; both must be in sight. Gives whether it was seen on top. */
+  async drag(from: string, to: string, where: 'before' | 'inside'): Promise<boolean> {
     const [start, end] = [await this.middleOf(from), await this.middleOf(to)];
     const y = where === 'before' ? end.y - 10 : end.y;
     await this.page.mouse.move(start.x, start.y);
     await this.page.mouse.down();
     await this.page.mouse.move(start.x + 4, start.y - 8, { steps: 4 });
     await this.page.mouse.move(end.x, y, { steps: 8 });
+    const isOnTop = await this.page.evaluate(
+      (point) => document.elementFromPoint(point.x, point.y)?.closest('.cdk-drag-dragging') != null,
+      { x: end.x, y },
+    );
     await this.page.mouse.up();
+    return isOnTop;
   }
 
   private async middleOf(number: string): Promise<{ x: number; y: number }> {
