@@ -66,6 +66,9 @@ try {
   await maren.signIn(MAREN);
   await maren.sees('Clients');
   await maren.sees('Heron Reach Rowing Club');
+  await page.waitForFunction(
+    () => document.querySelector('table')?.textContent.includes('…') === false,
+  );
   await picture('clients');
 
   await open('Heron Reach Rowing Club');

@@ -49,12 +49,13 @@ export class ClientFigures {
     return read;
   }
 
-  figuresOf(clientId: string): FiguresAnswer {
-    return this.figures().get(clientId) ?? null;
+  /** What a client’s books came to last: `null` where they say nothing, `undefined` until that is known. */
+  figuresOf(clientId: string): FiguresAnswer | undefined {
+    return this.figures().get(clientId);
   }
 
-  /** How tidy a client’s chart is. */
-  checkOf(clientId: string): TidyCheckAnswer {
-    return this.checks().get(clientId) ?? null;
+  /** How tidy a client’s chart is: `null` where nothing can be said, `undefined` until that is known. */
+  checkOf(clientId: string): TidyCheckAnswer | undefined {
+    return this.checks().get(clientId);
   }
 }

@@ -68,7 +68,7 @@ export class ClientsPage {
     this.clients()
       .flatMap((client) => {
         const check = this.figures.checkOf(client.id);
-        return check === null ? [] : [{ client, check }];
+        return check === null || check === undefined ? [] : [{ client, check }];
       })
       .sort((a, b) => a.check.score - b.check.score),
   );
@@ -118,6 +118,11 @@ export class ClientsPage {
 
   private amount({ currency }: ClientAnswer, amount: Minor): string {
     return `${formatAmount(amount, { currency, zero: '0' })} ${currency}`;
+  }
+
+  /** What stands where nothing can be said: it may still be on its way. */
+  protected instead(answer: unknown): string {
+    return answer === undefined ? '…' : '–';
   }
 
   protected profit(client: ClientAnswer, { netProfit }: Figures): string {
