@@ -34,6 +34,27 @@ describe('an inherited chart, tidied by keyboard', () => {
     expect(await current()).not.toBe('');
   });
 
+  it('shows the first few of a rule that found many, and all of them when asked', async () => {
+    const places = () => maren.page.$eval('[role=listbox]', (list) => Number(list.scrollHeight));
+    const picked = () => maren.page.$eval('.picked .says', (row) => row.textContent?.trim() ?? '');
+    await maren.page.waitForSelector('[role=listbox][aria-busy=false]');
+    for (let step = 0; step < 20 && !(await picked()).includes(' more: '); step += 1)
+      await maren.press('ArrowDown');
+    const fold = await picked();
+    expect(fold).toMatch(/^\d+ more: /);
+    await maren.press('ArrowRight');
+    await maren.sees('Fewer of: ');
+    const opened = await places();
+    await maren.press('ArrowLeft');
+    await maren.page.waitForFunction(
+      (words) => document.querySelector('.picked .says')?.textContent?.trim() === words,
+      {},
+      fold,
+    );
+    expect(await places()).toBeLessThan(opened);
+    await maren.press('Home');
+  });
+
   it('applies the first way into the proposal, and takes it back', async () => {
     await maren.page.focus('[role=listbox]');
     let steps = 0;

@@ -11,7 +11,7 @@ const RENTAL: readonly ReturnLine[] = [
   { line: '8825 3', words: 'Advertising', uses: ['advertising'] },
   { line: '8825 4', words: 'Auto and travel', uses: ['vehicles', 'travel', 'meals'] },
   { line: '8825 5', words: 'Cleaning and maintenance', uses: ['supplies'] },
-  { line: '8825 6', words: 'Commissions', uses: ['commissions', 'management'] },
+  { line: '8825 6', words: 'Commissions', uses: ['commissions'] },
   { line: '8825 7', words: 'Insurance', uses: ['insurance'] },
   { line: '8825 8', words: 'Legal and other professional fees', uses: ['professional'] },
   { line: '8825 9', words: 'Interest', kinds: ['financeCost'], uses: ['mortgageInterest'] },
@@ -20,7 +20,7 @@ const RENTAL: readonly ReturnLine[] = [
   { line: '8825 12', words: 'Utilities', uses: ['utilities', 'telephone'] },
   { line: '8825 13', words: 'Wages and salaries', uses: ['wages', 'officers'] },
   { line: '8825 14', words: 'Depreciation', kinds: ['depreciation'] },
-  { line: '8825 15', words: 'Other', kinds: ['costOfSales', 'operatingExpense', 'otherExpense', 'incomeTax'] },
+  { line: '8825 15', words: 'Other', kinds: ['costOfSales', 'operatingExpense', 'otherExpense', 'incomeTax'], uses: ['management'] },
   { line: '8825 19', words: 'Net gain from Form 4797 on rented property', kinds: ['gains'], uses: ['equipmentSold'] },
 ]; // prettier-ignore
 

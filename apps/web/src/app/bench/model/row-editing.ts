@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import {
   accountOf,
   formatAmount,
@@ -80,6 +80,10 @@ export class RowEditing {
     return account === undefined
       ? ''
       : $localize`It says the same as ${titleOf(account)}:account:. `;
+  }
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => clearTimeout(this.pause));
   }
 
   /** Edits the account at the cursor. */

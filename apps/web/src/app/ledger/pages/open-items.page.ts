@@ -29,6 +29,7 @@ import {
   type Minor,
   type Month,
   type OpenItem,
+  type OpenItemList,
 } from '@iunctus/core';
 import { firstValueFrom } from 'rxjs';
 import { Rights } from '../../session/state/rights';
@@ -48,7 +49,11 @@ import { BooksReader } from '../../workspace/model/books-reader';
 import { ItemFile } from '../model/item-file';
 
 type Kept = OpenItemsAnswer[number];
-type Dropped = Pick<Kept, 'accountId' | 'list'>;
+/** A list with its account. */
+interface Dropped {
+  readonly accountId: AccountId;
+  readonly list: OpenItemList;
+}
 
 /** Lists are shown up to this month, whenever they were brought. */
 const LAST_MONTH = '9999-12';
@@ -244,15 +249,10 @@ export class OpenItemsPage {
   /** Keeps a list in the place of that of the account, and of those of what was merged into it. */
   protected async keep(node: ChartNode, items: readonly OpenItem[]): Promise<void> {
     const accountId = node.account.id;
-    const list = { month: this.month(), items: items.map((item) => ({ ...item })) };
     const before = this.kept().find((one) => one.accountId === accountId);
-    const asked = {
-      clientId: this.clientId(),
-      accountId,
-      body: { version: before?.version ?? 0, list },
-    };
+    const list = { month: this.month(), items };
     const done = await this.doing.run(async () => {
-      await firstValueFrom(this.api.ask('keepOpenItems', asked));
+      await this.put({ accountId, list }, before?.version ?? 0);
       await this.dropAll(this.allOf(node).filter((id) => id !== accountId));
     });
     if (done) this.file.leave();
@@ -266,14 +266,18 @@ export class OpenItemsPage {
     this.lists.again();
   }
 
-  protected async bringBack({ accountId, list }: Dropped): Promise<void> {
-    const body = { version: 0, list: { ...list, items: list.items.map((item) => ({ ...item })) } };
-    const asked = { clientId: this.clientId(), accountId, body };
-    const done = await this.doing.run(() =>
-      firstValueFrom(this.api.ask('keepOpenItems', asked)).then(() => undefined),
-    );
-    if (done) this.dropped.set(null);
+  protected async bringBack(dropped: Dropped): Promise<void> {
+    if (await this.doing.run(() => this.put(dropped, 0))) this.dropped.set(null);
     this.lists.again();
+  }
+
+  private async put(
+    { accountId, list: { month, items } }: Dropped,
+    version: number,
+  ): Promise<void> {
+    const body = { version, list: { month, items: items.map((item) => ({ ...item })) } };
+    const asked = { clientId: this.clientId(), accountId, body };
+    await firstValueFrom(this.api.ask('keepOpenItems', asked));
   }
 
   private async dropAll(accountIds: readonly AccountId[]): Promise<void> {

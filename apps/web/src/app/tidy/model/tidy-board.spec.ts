@@ -201,7 +201,9 @@ describe('working through what was found', () => {
     expect(at.current()).toBeNull();
     expect(at.fold()?.words).toBe('5 more: Numbers that do not fit the plan');
     const seen = at.rows().length;
-    at.apply(0);
+    at.apply(1);
+    expect(at.rows()).toHaveLength(seen);
+    at.enter();
     expect(at.rows()).toHaveLength(seen + 5);
     expect(at.current()?.accountIds).toEqual(['7400']);
     at.unfold(false);

@@ -140,11 +140,16 @@ export class TidyBoard {
     this.step(from);
   }
 
+  /** What the first key does: the first fix of the finding at the cursor, or what stands for more is opened or closed. */
+  enter(): void {
+    const fold = this.fold();
+    if (fold === null) this.apply(0);
+    else this.unfold(!fold.isOpen);
+  }
+
   /** Applies a fix of the finding at the cursor, into the proposal. */
   apply(at: number): void {
     this.hasBegun = true;
-    const fold = this.fold();
-    if (fold !== null) return this.unfold(!fold.isOpen);
     const fix = this.current()?.fixes[at];
     if (fix !== undefined) this.propose(fix.operations);
     else if (this.current() !== null)

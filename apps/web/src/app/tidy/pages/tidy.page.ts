@@ -136,8 +136,7 @@ export class TidyPage {
 
   protected pick(index: number): void {
     this.board.goTo(index);
-    const fold = this.board.fold();
-    if (fold !== null) this.board.unfold(!fold.isOpen);
+    if (this.board.fold() !== null) this.board.enter();
   }
 
   protected unfold(isOpen: boolean): void {
@@ -214,7 +213,7 @@ export class TidyPage {
     End: () => this.board.toEdge(-1),
     ArrowRight: () => this.board.unfold(true),
     ArrowLeft: () => this.board.unfold(false),
-    Enter: () => this.board.apply(0),
+    Enter: () => this.board.enter(),
     a: () => this.ask(this.sameRule().length > 1 ? 'all' : null),
     l: () => this.ask(this.board.current() === null ? null : 'later'),
     x: () => this.ask(this.board.current() === null ? null : 'aside'),
