@@ -64,8 +64,8 @@ describe('an untidy list, by keyboard but for the file itself', () => {
     await choose(maren, 'club.csv', Buffer.from(UNTIDY, 'latin1'));
     await maren.sees('Windows-1252, 14 lines');
     await maren.sees('Café float');
-    const uses = await maren.page.$$eval('th select', (all) =>
-      all.map((one) => one.selectedOptions[0]?.textContent?.trim()),
+    const uses = await maren.page.$$eval('th iu-pick input', (all) =>
+      all.map(({ value }) => value),
     );
     expect(uses).toEqual(['Number', 'Name', 'Kind or type', 'Balance', 'Retired, or status']);
   });
@@ -337,13 +337,17 @@ describe('a list of another chart altogether', () => {
   });
 
   it('gives the chart’s accounts other numbers where the list is to keep its own', async () => {
-    await maren.page.select('iu-clash-choice select', 'list');
+    await maren.tabTo('What becomes of the numbers that clash');
+    await maren.type('list keeps');
+    await maren.press('Enter');
     await maren.sees('6 new accounts');
     await maren.seesNoMore('for an answer');
   });
 
   it('takes the place of the chart on request, says what goes, and is undone in one step', async () => {
-    await maren.page.select('iu-clash-choice select', 'replace');
+    await maren.tabTo('What becomes of the numbers that clash');
+    await maren.type('takes the place');
+    await maren.press('Enter');
     await maren.sees('with a history are retired');
     await maren.press('Control+Enter');
     await maren.hasChart();

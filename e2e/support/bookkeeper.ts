@@ -122,9 +122,7 @@ export class Bookkeeper {
       const reached = await this.page.evaluate((wanted) => {
         const active = document.activeElement;
         const written =
-          active instanceof HTMLInputElement ||
-          active instanceof HTMLSelectElement ||
-          active instanceof HTMLTextAreaElement
+          active instanceof HTMLInputElement || active instanceof HTMLTextAreaElement
             ? (active.labels?.[0]?.textContent ?? '')
             : (active?.textContent ?? '');
         return (active?.getAttribute('aria-label') ?? written).trim().startsWith(wanted);

@@ -4,6 +4,7 @@ import { Store } from '@ngrx/store';
 import { sessionFeature } from '../../session/state/session.feature';
 import { ApiService } from '../../shared/api/api.service';
 import { readingOnce } from '../../shared/api/reading';
+import { PickComponent } from '../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { proposalStateWords } from '../../shared/words/review-words';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -14,7 +15,7 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
 @Component({
   selector: 'iu-hand-over',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReadingNoteComponent, RouterLink],
+  imports: [PickComponent, ReadingNoteComponent, RouterLink],
   template: `
     @if (stateWords() !== '') {
       <p class="state" [class]="proposal().state" role="status">
@@ -51,11 +52,13 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
       >
       @if (proposal().state === 'draft' || proposal().state === 'sentBack') {
         @if (colleagues().length > 0) {
-          <select class="text" i18n-aria-label aria-label="Colleague" (change)="choose($event)">
-            @for (person of colleagues(); track person.id) {
-              <option [value]="person.id">{{ person.name }}</option>
-            }
-          </select>
+          <iu-pick
+            i18n-label
+            label="Colleague"
+            [options]="colleagues()"
+            [picked]="reviewer()"
+            (chosen)="chosen.set($event)"
+          />
           <button i18n class="button small" type="button" [disabled]="!kept()" (click)="handOver()">
             Hand over for review
           </button>
@@ -90,8 +93,8 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
       align-items: center;
       gap: 8px;
     }
-    select.text {
-      width: auto;
+    iu-pick {
+      width: 180px;
       margin-left: auto;
     }
   `,
@@ -104,12 +107,15 @@ export class HandOverComponent {
   protected readonly proposal = this.store.selectSignal(workspaceFeature.selectProposal);
   private readonly api = inject(ApiService);
   protected readonly people = readingOnce(() => this.api.ask('people', {}));
-  private readonly chosen = signal<string | null>(null);
+  protected readonly chosen = signal<string | null>(null);
 
   protected readonly clientId = computed(() => this.proposed.client()?.id ?? '');
   protected readonly colleagues = computed(() =>
-    (this.people.value() ?? []).filter(({ id }) => id !== this.session()?.user.id),
+    (this.people.value() ?? [])
+      .filter(({ id }) => id !== this.session()?.user.id)
+      .map(({ id, name }) => ({ value: id, words: name })),
   );
+  protected readonly reviewer = computed(() => this.chosen() ?? this.colleagues()[0]?.value);
   protected readonly kept = computed(() => this.saving() === 'saved');
   protected readonly stateWords = computed(() => proposalStateWords(this.proposal()));
 
@@ -125,12 +131,8 @@ export class HandOverComponent {
     this.store.dispatch(WorkspaceActions.detailsChanged({ name: this.proposal().name, comment }));
   }
 
-  protected choose(event: Event): void {
-    this.chosen.set((event.target as HTMLSelectElement).value);
-  }
-
   protected handOver(): void {
-    const reviewerId = this.chosen() ?? this.colleagues()[0]?.id;
+    const reviewerId = this.reviewer();
     if (reviewerId !== undefined)
       this.store.dispatch(WorkspaceActions.handOverRequested({ reviewerId }));
   }

@@ -12,6 +12,7 @@ import {
 } from '@angular/core';
 import { formatAmount, shownAmount, titleOf, type Minor } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
+import { PickComponent } from '../../shared/components/pick.component';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { SOURCE_WORDS } from '../../shared/words/choice-words';
 import { dateWords } from '../../shared/words/period-words';
@@ -37,7 +38,7 @@ import { counted } from '../../shared/words/counted';
 @Component({
   selector: 'iu-split-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText, SheetComponent, WhenFieldComponent],
+  imports: [InputText, PickComponent, SheetComponent, WhenFieldComponent],
   providers: [SplitLook],
   templateUrl: './split-sheet.component.html',
   styleUrl: './split-sheet.component.css',
@@ -69,9 +70,21 @@ export class SplitSheetComponent {
     return problem === null ? '' : problemWords(problem);
   });
   protected readonly dimensions = computed(() => this.proposed.chart().settings.dimensions);
-  protected readonly sources = computed(() =>
-    (this.facts()?.sources ?? []).map(({ source }) => ({ source, words: SOURCE_WORDS[source] })),
-  );
+  protected readonly sources = computed(() => [
+    { value: '', words: $localize`any` },
+    ...(this.facts()?.sources ?? []).map(({ source }) => ({
+      value: source,
+      words: SOURCE_WORDS[source],
+    })),
+  ]);
+  /** The values of all dimensions, and of each that there be none. */
+  protected readonly values = computed(() => [
+    { value: '', words: $localize`any` },
+    ...this.dimensions().flatMap(({ id, name, values }) => [
+      ...values.map((value) => ({ value: `${id}/${value.id}`, words: `${name}: ${value.name}` })),
+      { value: `${id}/`, words: $localize`none of ${name}` },
+    ]),
+  ]);
   protected readonly distinctions = computed(() => {
     const facts = this.facts();
     return facts === null ? [] : distinctionsOf(facts, this.dimensions());

@@ -1,6 +1,7 @@
 import { counted } from '../../shared/words/counted';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { CLASH_RULES, type ClashRule, type ImportPlan } from '@iunctus/core';
+import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { CLASH_WORDS } from '../../shared/words/import-words';
 import { ImportDraft } from '../model/import-draft';
 
@@ -11,24 +12,24 @@ const MANY = 3;
 @Component({
   selector: 'iu-clash-choice',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PickComponent],
   template: `
     @if (shown()) {
-      <label>
+      <div class="choice">
         <span>{{ words() }}</span>
-        <select class="text" (change)="choose($event)">
-          <option value="" [selected]="draft.clashes() === null">{{ clashWords.each }}</option>
-          @for (rule of rules; track rule) {
-            <option [value]="rule" [selected]="draft.clashes() === rule">
-              {{ clashWords[rule] }}
-            </option>
-          }
-        </select>
+        <iu-pick
+          i18n-label
+          label="What becomes of the numbers that clash"
+          [options]="rules"
+          [picked]="draft.clashes() ?? ''"
+          (chosen)="draft.clashes.set($event === '' ? null : $event)"
+        />
         <span class="muted">{{ more() }}</span>
-      </label>
+      </div>
     }
   `,
   styles: `
-    label {
+    .choice {
       display: flex;
       flex-wrap: wrap;
       align-items: center;
@@ -37,8 +38,8 @@ const MANY = 3;
       border-bottom: 1px solid var(--rule);
       background: var(--amber-wash);
     }
-    select {
-      width: auto;
+    iu-pick {
+      width: 340px;
     }
   `,
 })
@@ -46,8 +47,10 @@ export class ClashChoiceComponent {
   protected readonly draft = inject(ImportDraft);
   readonly plan = input.required<ImportPlan>();
 
-  protected readonly rules = CLASH_RULES;
-  protected readonly clashWords = CLASH_WORDS;
+  protected readonly rules: readonly PickOption<ClashRule | ''>[] = [
+    { value: '', words: CLASH_WORDS.each },
+    ...CLASH_RULES.map((value) => ({ value, words: CLASH_WORDS[value] })),
+  ];
   protected readonly shown = computed(
     () => this.plan().clashing >= MANY || this.draft.clashes() !== null,
   );
@@ -78,9 +81,4 @@ export class ClashChoiceComponent {
     ];
     return $localize`${parts.join(', ')}; see “Not in the list”.`;
   });
-
-  protected choose(event: Event): void {
-    const { value } = event.target as HTMLSelectElement;
-    this.draft.clashes.set(value === '' ? null : (value as ClashRule));
-  }
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { COLUMN_USES, type ColumnUse } from '@iunctus/core';
+import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { COLUMN_USE_WORDS } from '../../shared/words/import-words';
 import { ImportDraft } from '../model/import-draft';
 
@@ -7,6 +8,7 @@ import { ImportDraft } from '../model/import-draft';
 @Component({
   selector: 'iu-columns-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PickComponent],
   template: `
     <table>
       <thead>
@@ -14,18 +16,13 @@ import { ImportDraft } from '../model/import-draft';
           <th i18n scope="col" class="line">Line</th>
           @for (use of draft.columns().uses; track $index; let column = $index) {
             <th scope="col" [class.off]="use === null">
-              <select
-                class="text"
-                ariaLabel="Column {{ column + 1 }} is"
-                i18n-ariaLabel
-                [value]="use ?? ''"
-                (change)="choose(column, $event)"
-              >
-                <option i18n value="" [selected]="use === null">Passed over</option>
-                @for (one of uses; track one) {
-                  <option [value]="one" [selected]="use === one">{{ useWords[one] }}</option>
-                }
-              </select>
+              <iu-pick
+                label="Column {{ column + 1 }} is"
+                i18n-label
+                [options]="uses"
+                [picked]="use ?? ''"
+                (chosen)="draft.useColumn(column, $event === '' ? null : $event)"
+              />
             </th>
           }
         </tr>
@@ -98,8 +95,10 @@ import { ImportDraft } from '../model/import-draft';
 })
 export class ColumnsTableComponent {
   protected readonly draft = inject(ImportDraft);
-  protected readonly uses = COLUMN_USES;
-  protected readonly useWords = COLUMN_USE_WORDS;
+  protected readonly uses: readonly PickOption<ColumnUse | ''>[] = [
+    { value: '', words: $localize`Passed over` },
+    ...COLUMN_USES.map((value) => ({ value, words: COLUMN_USE_WORDS[value] })),
+  ];
 
   protected readonly rows = computed(() => {
     const { headingLine, uses } = this.draft.columns();
@@ -114,10 +113,5 @@ export class ColumnsTableComponent {
   protected isAmount(column: number): boolean {
     const use = this.draft.columns().uses[column];
     return use === 'balance' || use === 'debit' || use === 'credit' || use === 'budget';
-  }
-
-  protected choose(column: number, event: Event): void {
-    const { value } = event.target as HTMLSelectElement;
-    this.draft.useColumn(column, value === '' ? null : (value as ColumnUse));
   }
 }

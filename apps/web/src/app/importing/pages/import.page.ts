@@ -28,6 +28,7 @@ import { ProposedChart, stepOf } from '../../workspace/model/proposed-chart';
 import { today } from '../../shared/dates/today';
 import { WorkspaceActions } from '../../workspace/state/workspace.actions';
 import { workspaceFeature } from '../../workspace/state/workspace.feature';
+import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
@@ -99,6 +100,7 @@ const LOOK_AFTER = 700;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     OneOfComponent,
+    PickComponent,
     BalancesPartComponent,
     ClashChoiceComponent,
     ColumnsTableComponent,
@@ -157,20 +159,25 @@ export class ImportPage {
       urgent: value === 'attention',
     }));
   });
-  protected readonly treeSources = TREE_SOURCES;
-  protected readonly treeSourceWords = TREE_SOURCE_WORDS;
+  protected readonly sheets = computed(() =>
+    (this.engine.file()?.sheets ?? []).map(({ name }, at) => ({ value: String(at), words: name })),
+  );
   protected readonly noneWords = computed(() =>
     this.filter() === 'attention'
       ? $localize`Nothing is left to look at.`
       : $localize`No line is in this group.`,
   );
   /** What the list’s own tree is taken from. */
-  protected readonly ownTreeWords = computed(() => {
+  private readonly ownTreeWords = computed(() => {
     const plan = this.engine.plan();
     return plan === null || this.draft.treeSource() !== null
       ? $localize`what the list has`
       : TREE_SOURCE_WORDS[plan.treeSource];
   });
+  protected readonly treeSources = computed((): readonly PickOption<TreeSource | ''>[] => [
+    { value: '', words: this.ownTreeWords() },
+    ...TREE_SOURCES.map((value) => ({ value, words: TREE_SOURCE_WORDS[value] })),
+  ]);
   protected readonly refusal = signal<Refusal | null>(null);
   /** Lines whose kinds were shown as odd before proposing. */
   private readonly seenOdd = signal<ReadonlySet<number>>(new Set());
@@ -296,15 +303,6 @@ export class ImportPage {
     this.refusal.set(null);
     this.seenOdd.set(new Set());
     await this.draft.open(name, blob);
-  }
-
-  protected chooseTree(event: Event): void {
-    const { value } = event.target as HTMLSelectElement;
-    this.draft.treeSource.set(value === '' ? null : (value as TreeSource));
-  }
-
-  protected chooseSheet(event: Event): void {
-    this.draft.sheet.set(Number((event.target as HTMLSelectElement).value));
   }
 
   protected onEnter(): void {

@@ -5,24 +5,31 @@ import { UserMenuComponent } from '../../session/pages/user-menu.component';
 import { Rights } from '../../session/state/rights';
 import { ApiService } from '../../shared/api/api.service';
 import { reading } from '../../shared/api/reading';
+import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { PLAIN_STATEMENT_WORDS } from '../../shared/words/look-words';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { PlainStatementComponent } from '../components/plain-statement.component';
 import { lookedAt, plainAccounts, plainStatement } from '../model/plain-statements';
 
-const PERIODS: readonly { readonly name: PeriodName; readonly words: string }[] = [
-  { name: 'yearToDate', words: $localize`This business year so far` },
-  { name: 'month', words: $localize`The latest month` },
-  { name: 'twelveMonths', words: $localize`The last twelve months` },
-  { name: 'lastYear', words: $localize`The business year before` },
+const PERIODS: readonly PickOption<PeriodName>[] = [
+  { value: 'yearToDate', words: $localize`This business year so far` },
+  { value: 'month', words: $localize`The latest month` },
+  { value: 'twelveMonths', words: $localize`The last twelve months` },
+  { value: 'lastYear', words: $localize`The business year before` },
 ];
 
 /** One client for somebody who looks on: what came in and went out, what there is and what is owed, and what belongs where. */
 @Component({
   selector: 'iu-look-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [PlainStatementComponent, ReadingNoteComponent, RouterLink, UserMenuComponent],
+  imports: [
+    PickComponent,
+    PlainStatementComponent,
+    ReadingNoteComponent,
+    RouterLink,
+    UserMenuComponent,
+  ],
   templateUrl: './look.page.html',
   styleUrl: './look.page.css',
 })
@@ -75,11 +82,6 @@ export class LookPage {
     const period = this.period();
     return period === null ? '' : `On ${endOfPeriod(period)}`;
   });
-
-  protected choose(name: string): void {
-    const period = PERIODS.find((one) => one.name === name);
-    if (period !== undefined) this.named.set(period.name);
-  }
 
   protected amount(amount: number): string {
     return amount === 0

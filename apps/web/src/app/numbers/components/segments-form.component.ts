@@ -1,13 +1,17 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import type { Segment } from '@iunctus/core';
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import { NumbersModel, withSegment } from '../model/numbers-model';
+
+/** What sets a segment off from the number before it. */
+const SEPARATORS = ['-', '.', '/'].map((value) => ({ value, words: value }));
 
 /** What stands behind each number: a location, a department. */
 @Component({
   selector: 'iu-segments-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule],
+  imports: [FormsModule, OneOfComponent],
   template: `
     @for (segment of numbers.plan().segments; track $index) {
       <div class="segment">
@@ -42,18 +46,14 @@ import { NumbersModel, withSegment } from '../model/numbers-model';
         Add a department
       </button>
       @if (numbers.plan().segments.length > 0) {
-        <label i18n
-          >set off by
-          <select
-            class="text"
-            [ngModel]="numbers.plan().separator"
-            (ngModelChange)="numbers.change({ separator: $event })"
-          >
-            <option>-</option>
-            <option>.</option>
-            <option>/</option>
-          </select></label
-        >
+        <span i18n class="muted">set off by</span>
+        <iu-one-of
+          label="Set off by"
+          i18n-label
+          [options]="separators"
+          [chosen]="numbers.plan().separator"
+          (choose)="numbers.change({ separator: $event })"
+        />
       }
     </div>
   `,
@@ -71,18 +71,11 @@ import { NumbersModel, withSegment } from '../model/numbers-model';
       gap: 4px;
       margin-top: 4px;
     }
-    .more label {
-      display: flex;
-      align-items: center;
-      gap: 6px;
-    }
-    select {
-      width: 56px;
-    }
   `,
 })
 export class SegmentsFormComponent {
   protected readonly numbers = inject(NumbersModel);
+  protected readonly separators = SEPARATORS;
 
   protected add(name: string): void {
     this.numbers.plan.update((plan) => withSegment(plan, name));

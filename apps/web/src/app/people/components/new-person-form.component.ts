@@ -4,14 +4,15 @@ import type { ClientsAnswer, NewPersonRequest } from '@iunctus/contract';
 import type { PersonRole } from '@iunctus/core';
 import { InputText } from 'primeng/inputtext';
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
+import { OneOfComponent } from '../../shared/components/one-of.component';
 import { PickComponent } from '../../shared/components/pick.component';
-import { ROLE_CHOICES } from '../../shared/words/people-words';
+import { ROLE_CHOICES, ROLE_SENTENCES } from '../../shared/words/people-words';
 
 /** Who is to come into the practice, and as what. */
 @Component({
   selector: 'iu-new-person-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FocusFirstDirective, InputText, PickComponent, ReactiveFormsModule],
+  imports: [FocusFirstDirective, InputText, OneOfComponent, PickComponent, ReactiveFormsModule],
   template: `
     <form [formGroup]="form" (ngSubmit)="submit()" (keydown.escape)="closed.emit()">
       <h2 i18n>Invite somebody</h2>
@@ -30,14 +31,17 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
             autocomplete="off"
           />
         </label>
-        <label class="field">
+        <div class="field wide">
           <span i18n>May do</span>
-          <select class="text" formControlName="role">
-            @for (choice of choices; track choice.role) {
-              <option [value]="choice.role">{{ choice.words }}</option>
-            }
-          </select>
-        </label>
+          <iu-one-of
+            i18n-label
+            label="What they may do"
+            [options]="choices"
+            [chosen]="form.controls.role.value"
+            (choose)="form.patchValue({ role: $event })"
+          />
+          <small class="muted">{{ sentences[form.controls.role.value] }}</small>
+        </div>
         @if (form.controls.role.value === 'onlooker') {
           <iu-pick
             labelled
@@ -78,6 +82,10 @@ import { ROLE_CHOICES } from '../../shared/words/people-words';
       grid-template-columns: 1fr 1fr;
       gap: 12px 18px;
     }
+    .wide {
+      grid-column: 1 / -1;
+      justify-items: start;
+    }
     .row {
       display: flex;
       align-items: center;
@@ -99,6 +107,7 @@ export class NewPersonFormComponent {
     this.clients().map(({ id, name }) => ({ value: id, words: name })),
   );
   protected readonly choices = ROLE_CHOICES;
+  protected readonly sentences = ROLE_SENTENCES;
   protected readonly wrong = signal('');
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: Validators.required }),

@@ -8,10 +8,10 @@ import {
   signal,
 } from '@angular/core';
 import type { ClientsAnswer, StaffAnswer, StandingRequest } from '@iunctus/contract';
-import { ROLES, type PersonRole } from '@iunctus/core';
+import type { PersonRole } from '@iunctus/core';
 import { PickComponent } from '../../shared/components/pick.component';
 import { momentWords } from '../../shared/words/period-words';
-import { ROLE_SENTENCES, ROLE_WORDS } from '../../shared/words/people-words';
+import { ROLE_CHOICES, ROLE_SENTENCES } from '../../shared/words/people-words';
 
 /** One of the practice's people, as the administrator sees them. */
 export type StaffMember = StaffAnswer[number];
@@ -38,8 +38,7 @@ export class PersonRowComponent {
   protected readonly clientChoices = computed(() =>
     this.clients().map(({ id, name }) => ({ value: id, words: name })),
   );
-  protected readonly roles = ROLES;
-  protected readonly roleWords = ROLE_WORDS;
+  protected readonly roles = ROLE_CHOICES;
   protected readonly asking = signal(false);
   protected readonly role = linkedSignal<PersonRole>(() => this.person().role);
   protected readonly sentence = computed(() => ROLE_SENTENCES[this.role()]);
@@ -50,12 +49,10 @@ export class PersonRowComponent {
     return joined ? $localize`Not lately` : $localize`The invitation is over`;
   });
 
-  protected chooseRole(role: string): void {
-    const chosen = ROLES.find((one) => one === role);
-    if (chosen === undefined) return;
-    this.role.set(chosen);
+  protected chooseRole(role: PersonRole): void {
+    this.role.set(role);
     // An onlooker's client is chosen before anything is changed.
-    if (chosen !== 'onlooker') this.standing.emit({ role: chosen, clientId: null });
+    if (role !== 'onlooker') this.standing.emit({ role, clientId: null });
   }
 
   protected chooseClient(clientId: string): void {

@@ -16,5 +16,5 @@ export const ROLE_SENTENCES: Readonly<Record<PersonRole, string>> = {
 };
 
 /** The roles as they are chosen from. */
-export const ROLE_CHOICES: readonly { readonly role: PersonRole; readonly words: string }[] =
-  ROLES.map((role) => ({ role, words: `${ROLE_WORDS[role]}: ${ROLE_SENTENCES[role]}` }));
+export const ROLE_CHOICES: readonly { readonly value: PersonRole; readonly words: string }[] =
+  ROLES.map((role) => ({ value: role, words: ROLE_WORDS[role] }));

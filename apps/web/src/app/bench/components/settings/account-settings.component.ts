@@ -100,8 +100,14 @@ export class AccountSettingsComponent {
     value,
     words: DOCUMENT_WORDS[value],
   }));
-  protected readonly salesTaxes = SALES_TAX_CHOICES;
-  protected readonly payeeBoxes = choices(PAYEE_BOXES);
+  protected readonly salesTaxes = [
+    { value: '', words: $localize`As the document says` },
+    ...SALES_TAX_CHOICES.map(({ value, label }) => ({ value, words: label })),
+  ];
+  protected readonly payeeBoxes = [
+    { value: '', words: $localize`Not reported` },
+    ...choices(PAYEE_BOXES),
+  ];
   protected readonly currencies = [{ value: '', words: $localize`Any` }, ...CURRENCIES];
 
   protected readonly currency = computed(() => this.proposed.client()?.currency ?? 'USD');
@@ -194,14 +200,6 @@ export class AccountSettingsComponent {
     } as ChangeSetting);
   }
 
-  protected valueOf(event: Event): string {
-    return (event.target as HTMLSelectElement).value;
-  }
-
-  protected choose<K extends SettingName>(setting: K, event: Event): void {
-    this.pick(setting, this.valueOf(event));
-  }
-
   protected pick<K extends SettingName>(setting: K, value: string): void {
     // The options are the setting's own values; an empty one leaves it to the kind.
     this.set(setting, value === '' ? null : (value as NonNullable<AccountSettings[K]>));
@@ -222,7 +220,7 @@ export class AccountSettingsComponent {
   }
 
   protected chooseCopy(event: Event): void {
-    const [copy, line] = [Number(this.valueOf(event)), this.returnLine()];
+    const [copy, line] = [Number((event.target as HTMLInputElement).value), this.returnLine()];
     if (line !== null) this.set('returnLine', { ...line, copy });
   }
 }

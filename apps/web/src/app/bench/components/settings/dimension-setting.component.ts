@@ -1,24 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Dimension, DimensionUse } from '@iunctus/core';
+import { PickComponent } from '../../../shared/components/pick.component';
 
 /** What an account asks of its postings in each dimension: nothing, a value, or that there be one. */
 @Component({
   selector: 'iu-dimension-setting',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [PickComponent],
   template: `
     @for (row of rows(); track row.dimension.id) {
       <div class="row">
-        <label class="field">
-          <span>{{ row.dimension.name }}</span>
-          <select class="text" (change)="choose(row.dimension.id, $event)">
-            <option i18n value="">No default</option>
-            @for (value of row.dimension.values; track value.id) {
-              <option [value]="value.id" [selected]="value.id === row.use?.valueId">
-                {{ value.name }}
-              </option>
-            }
-          </select>
-        </label>
+        <iu-pick
+          labelled
+          [label]="row.dimension.name"
+          [options]="row.values"
+          [picked]="row.use?.valueId ?? ''"
+          (chosen)="choose(row.dimension.id, $event)"
+        />
         <label i18n class="demanded">
           <input
             type="checkbox"
@@ -89,12 +87,15 @@ export class DimensionSettingComponent {
   protected readonly rows = computed(() =>
     this.dimensions().map((dimension) => ({
       dimension,
+      values: [
+        { value: '', words: $localize`No default` },
+        ...dimension.values.map(({ id, name }) => ({ value: id, words: name })),
+      ],
       use: this.uses().find(({ dimensionId }) => dimensionId === dimension.id),
     })),
   );
 
-  protected choose(dimensionId: string, event: Event): void {
-    const { value } = event.target as HTMLSelectElement;
+  protected choose(dimensionId: string, value: string): void {
     this.put(dimensionId, { valueId: value === '' ? null : value });
   }
 
