@@ -346,6 +346,7 @@ describe('a list of another chart altogether', () => {
 
   it('takes the place of the chart on request, says what goes, and is undone in one step', async () => {
     await maren.tabTo('What becomes of the numbers that clash');
+    await maren.press('Control+a');
     await maren.type('takes the place');
     await maren.press('Enter');
     await maren.sees('with a history are retired');

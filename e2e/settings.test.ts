@@ -82,7 +82,7 @@ describe('setting up an account, by keyboard alone', () => {
     await maren.press('Enter');
     await maren.tabTo('Project');
     await maren.type('New');
-    await maren.press('Escape');
+    await maren.press('Enter', 'Escape');
     await maren.hasChart();
     await maren.cursorShows({ number: '6340', was: 'dimensions set' });
   });
@@ -121,7 +121,7 @@ describe('setting up an account, by keyboard alone', () => {
     await maren.press('Enter');
     await maren.tabTo('Sales tax');
     await maren.type('Exempt');
-    await maren.press('Escape');
+    await maren.press('Enter', 'Escape');
     await maren.hasChart();
     await maren.goTo('6120');
     await maren.press('x', 'x', 'Space');

@@ -38,7 +38,7 @@ const judgedUnseen = (lists: readonly ReadList[]): readonly Shares[] => {
 /** Everything that labelled lists teach, as it is kept in a file. */
 export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {
   const firsts = judgedUnseen(lists);
-  const rounds = trainJoint(
+  const { orders, rounds } = trainJoint(
     lists.map(({ rows, tree, labels }, index) => ({
       rows: rows.map((said, at) => ({ said, parent: tree[at]?.parent ?? null })),
       first: firsts[index] ?? [],
@@ -49,6 +49,7 @@ export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {
     kinds: KIND_CODES,
     step: KEPT.step,
     rounds: rounds.map((weights) => Array.from(weights, (weight) => Number(weight.toFixed(4)))),
+    orders: orders.map((table) => Array.from(table)),
     features: packFeatures(rowsFrom(lists), KEPT),
   };
 };
@@ -62,5 +63,6 @@ export const crossLearned = (
   const byFold = Array.from({ length: folds }, (_one, fold) =>
     readLearned(learnFrom(read.filter((_list, index) => index % folds !== fold))),
   );
-  return (index) => byFold[index % folds] ?? { kinds: new Set(), features: new Map(), rounds: [] };
+  return (index) =>
+    byFold[index % folds] ?? { kinds: new Set(), features: new Map(), orders: [], rounds: [] };
 };

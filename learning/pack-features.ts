@@ -7,7 +7,17 @@ const pushCount = (bytes: number[], count: number): void => {
   bytes.push(rest);
 };
 
-/** Weights as text: whole steps between −127 and 127, in base 64; what is smaller than `least` is left out. */
+/**
+ * What a feature says of most kinds. Shares are the same whatever is added to the scores of all kinds, so that it can be
+ * taken off: what then is left of a feature is mostly nothing, and need not be kept.
+ */
+const commonOf = (weights: ArrayLike<number>): number =>
+  Array.from(weights).sort((a, b) => a - b)[weights.length >> 1] ?? 0;
+
+/**
+ * Weights as text: whole steps between −127 and 127, in base 64; what is smaller than `least` is left out once what most
+ * kinds have in common is taken off.
+ */
 export const packFeatures = (
   weights: ReadonlyMap<string, ArrayLike<number>>,
   { step, least }: { readonly step: number; readonly least: number },
@@ -17,9 +27,11 @@ export const packFeatures = (
   let before = 0;
   for (const hash of [...byHash.keys()].sort((a, b) => a - b)) {
     const own = byHash.get(hash) ?? [];
-    const steps = Array.from(own, (weight) =>
-      Math.abs(weight) < least ? 0 : Math.max(-127, Math.min(127, Math.round(weight / step))),
-    );
+    const common = commonOf(own);
+    const steps = Array.from(own, (weight) => {
+      const left = weight - common;
+      return Math.abs(left) < least ? 0 : Math.max(-127, Math.min(127, Math.round(left / step)));
+    });
     const kinds = steps.flatMap((one, kind) => (one === 0 ? [] : [kind]));
     if (kinds.length === 0) continue;
     pushCount(bytes, hash - before);

@@ -9,6 +9,7 @@ import {
   type PlacedSaid,
   type Shares,
 } from '../packages/core/src/matching/learned/joint';
+import { learnOrders, SECTION_AT, type Orders } from '../packages/core/src/matching/learned/orders';
 
 const K = KIND_CODES.length;
 const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
@@ -65,7 +66,7 @@ interface Thinking extends JointExample {
 }
 
 /** What is weighed for each labelled row: the scores are sums, so that each weight alone gives its own part of them. */
-const weighedRows = (lists: readonly Thinking[]): readonly Weighed[] =>
+const weighedRows = (lists: readonly Thinking[], orders: Orders): readonly Weighed[] =>
   lists.flatMap(({ keys, first, last, kinds }) => {
     const rows = kinds.map((own) => ({
       found: new Float64Array(JOINT_COUNT * K),
@@ -79,6 +80,7 @@ const weighedRows = (lists: readonly Thinking[]): readonly Weighed[] =>
         { first, last },
         {
           weights,
+          orders,
           visit: (at, scores) => rows[at]?.found.set(scores, place * K),
         },
       );
@@ -97,16 +99,27 @@ const scoresBy = (found: Float64Array, weights: Float64Array): Float64Array => {
   return scores;
 };
 
-/** Weights of all rounds, each learned on what the one before it made of the lists. */
-export const trainJoint = (examples: readonly JointExample[]): readonly Float64Array[] => {
+/** The section of each row whose kind is known. */
+const sectionsOf = ({ kinds }: JointExample): readonly (number | null)[] =>
+  kinds.map((own) => {
+    const [best] = own ?? [];
+    return best === undefined ? null : (SECTION_AT[KIND_AT.get(best) ?? 0] ?? null);
+  });
+
+/** How sections follow one another, and the weights of all rounds, each learned on what the one before it made of the lists. */
+export const trainJoint = (
+  examples: readonly JointExample[],
+): { readonly orders: Orders; readonly rounds: readonly Float64Array[] } => {
+  const orders = learnOrders(examples.map(sectionsOf));
   let lists = examples.map((one): Thinking => ({
     ...one,
     keys: keysOfList(one.rows),
     last: one.first,
   }));
-  return Array.from({ length: SETTINGS.rounds }, () => {
-    const weights = trainRound(weighedRows(lists));
-    lists = lists.map((one) => ({ ...one, last: thinkAgain(one.keys, one, { weights }) }));
+  const rounds = Array.from({ length: SETTINGS.rounds }, () => {
+    const weights = trainRound(weighedRows(lists, orders));
+    lists = lists.map((one) => ({ ...one, last: thinkAgain(one.keys, one, { weights, orders }) }));
     return weights;
   });
+  return { orders, rounds };
 };

@@ -59,7 +59,7 @@ const SHOP = aChart(
 
 describe('each rule finds what it must, and no look-alike', () => {
   it('another kind: by name and neighbours, not where its kind is right', () => {
-    const chart = aChart('1010 Bank [bank]\n1150 Kiln repairs [otherCurrentAsset]\n6110 Rent\n6120 Power\n6130 Cleaning');
+    const chart = aChart('1010 Bank [bank]\n1150 Van repairs [otherCurrentAsset]\n6110 Rent\n6120 Power\n6130 Cleaning');
     expect(found('kindDoubt', lookAt(chart, { judge }))).toEqual(['1150']);
     expect(found('kindDoubt', lookAt(SHOP, { judge }))).toEqual([]);
     const ahead = aChart('1010 Bank [bank]\n1400 Insurance [prepaidExpense]\n1410 Rent [prepaidExpense]\n6110 Rent of shop');

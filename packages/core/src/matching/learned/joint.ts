@@ -1,14 +1,13 @@
 import { childrenByPlace } from '../../collections/children-by-place';
 import { ELEMENTS } from '../../kinds/element';
-import { elementOf, KIND_CODES, normalSideOfKind, sectionOf } from '../../kinds/kinds';
+import { elementOf, KIND_CODES, normalSideOfKind } from '../../kinds/kinds';
 import { nameKey } from '../../text/name-key';
 import { wordsOf } from '../words';
+import { ORDER_VOICES, orderVoice, SECTION_AT, SECTIONS, type Orders } from './orders';
 import type { RowSaid } from './row-features';
 
 const K = KIND_CODES.length;
 const ELEMENT_AT = KIND_CODES.map((kind) => ELEMENTS.indexOf(elementOf(kind)));
-const SECTIONS = [...new Set(KIND_CODES.map((kind) => sectionOf(kind) ?? elementOf(kind)))];
-const SECTION_AT = KIND_CODES.map((kind) => SECTIONS.indexOf(sectionOf(kind) ?? elementOf(kind)));
 /** Shares of kinds, then of the sections to which they lead, then of elements. */
 const [SECTIONS_FROM, ELEMENTS_FROM] = [K, K + SECTIONS.length];
 const PARTS = ELEMENTS_FROM + ELEMENTS.length;
@@ -77,8 +76,10 @@ const rowsAt =
     return found.length > 0;
   };
 
+/** Numbers that begin alike and are as long; of those that begin with letters the letters are what counts. */
 const numberKey = (number: string | null, kept: number): string | null => {
-  const digits = /^\d+/.exec(number ?? '')?.[0] ?? '';
+  const [, letters = '', digits = ''] = /^(\p{L}*)[-. ]?(\d*)/u.exec(number ?? '') ?? [];
+  if (letters !== '') return `${letters} ${digits.slice(0, kept - 1)}`;
   return digits.length <= kept ? null : `${digits.length} ${digits.slice(0, kept)}`;
 };
 
@@ -123,7 +124,9 @@ const VOICES = 6 + 2 + NEAR.length;
 /** What a voice says is heard three times: of the kind, of its section, of its element. */
 const HEARD = 3;
 /** How many things are weighed against one another. */
-export const JOINT_COUNT = 2 + VOICES * HEARD + 1;
+const ORDERS_FROM = 2 + VOICES * HEARD;
+const BALANCE_AT = ORDERS_FROM + ORDER_VOICES;
+export const JOINT_COUNT = BALANCE_AT + 1;
 
 /** A share below this is doubt, not knowledge; of a row itself much less is. */
 const LEAST = 0.004;
@@ -160,6 +163,12 @@ const addMean = (
       (parts[ELEMENT_PART[k] ?? 0] ?? 0);
 };
 
+/** Adds what speaks for the section of a kind. */
+const addSections = (scores: Float64Array, bySection: Float64Array, weight: number): void => {
+  for (let k = 0; k < K; k += 1)
+    scores[k] = (scores[k] ?? 0) + weight * (bySection[SECTION_AT[k] ?? 0] ?? 0);
+};
+
 /** What was thought of the rows by their own words, and last. */
 export interface Thought {
   readonly first: Shares;
@@ -169,6 +178,7 @@ export interface Thought {
 /** How much each thing weighs, which rows need no judgement, and who is told the score of each kind for each row. */
 export interface Weighing {
   readonly weights: ArrayLike<number>;
+  readonly orders: Orders;
   readonly settled?: ReadonlySet<number>;
   /** `scores` is used anew for the next row. */
   visit(at: number, scores: Float64Array): void;
@@ -176,16 +186,23 @@ export interface Weighing {
 
 /**
  * Scores the kinds of each row that is not settled: by its own words, by what was thought of it last, by what
- * others say that have its type, parent, number or words in common or stand near, and by the side of its balance.
+ * others say that have its type, parent, number or words in common or stand near, by what sections stand before and
+ * after it, and by the side of its balance.
  */
 export const weigh = (
   keys: ListKeys,
   { first, last }: Thought,
-  { weights, settled, visit }: Weighing,
+  { weights, orders, settled, visit }: Weighing,
 ): void => {
-  const voices = voicesOf(keys, last.map(partsOf));
+  const parts = last.map(partsOf);
+  const voices = voicesOf(keys, parts);
+  const order = orderVoice(
+    parts.map((own) => own.subarray(SECTIONS_FROM, ELEMENTS_FROM)),
+    orders,
+  );
   const scores = new Float64Array(K);
   const mean = new Float64Array(PARTS);
+  const bySection = new Float64Array(SECTIONS.length);
   const weight = (place: number): number => weights[place] ?? 0;
   keys.rows.forEach(({ said: { balance } }, at) => {
     if (settled?.has(at) === true) return;
@@ -194,12 +211,16 @@ export const weigh = (
     addOwn(scores, last[at], weight(1));
     voices.forEach((voice, index) => {
       const place = 2 + index * HEARD;
-      if (voice(at, mean))
-        addMean(scores, mean, [weight(place), weight(place + 1), weight(place + 2)]);
+      const own = [weight(place), weight(place + 1), weight(place + 2)] as const;
+      if (own.some((one) => one !== 0) && voice(at, mean)) addMean(scores, mean, own);
     });
+    for (let index = 0; index < ORDER_VOICES; index += 1) {
+      const own = weight(ORDERS_FROM + index);
+      if (own !== 0 && order(at, index, bySection)) addSections(scores, bySection, own);
+    }
     if (balance !== 0)
       for (let k = 0; k < K; k += 1)
-        if (DEBIT[k] === balance > 0) scores[k] = (scores[k] ?? 0) + weight(JOINT_COUNT - 1);
+        if (DEBIT[k] === balance > 0) scores[k] = (scores[k] ?? 0) + weight(BALANCE_AT);
     visit(at, scores);
   });
 };

@@ -21,6 +21,14 @@ describe('a list judged as a whole', () => {
     expect(best(rows, 4)?.kind).toBe('operatingExpense');
   });
 
+  it('lets numbers that begin with the same letters speak for one another', () => {
+    const rows = [
+      ['F01', 'Delivery van'], ['F02', 'Office furniture'], ['F03', 'Zzyzx'], ['F04', 'Computers'],
+      ['I01', 'Fees'], ['I02', 'Consulting'], ['X01', 'Rent'], ['X02', 'Insurance'],
+    ].map(([number = '', name = '']) => said(name, { number })); // prettier-ignore
+    expect(best(rows, 2)?.kind).toBe('propertyAndEquipment');
+  });
+
   it('lets no coarse type overrule a clear name', () => {
     const rows = [
       said('Finished goods in store', { type: 'Current Assets' }),
@@ -35,6 +43,14 @@ describe('a list judged as a whole', () => {
       'operatingExpense',
     ]);
   });
+
+  it.each([
+    ['Bank', 'bank'], ['Petty cash', 'cashOnHand'], ['Debtors', 'tradeReceivable'], ['Stock', 'inventory'],
+    ['Creditors', 'tradePayable'], ['Drawings', 'drawings'], ['Sales', 'saleOfGoods'], ['Rent', 'operatingExpense'],
+    ['Wages', 'operatingExpense'], ['Depreciation', 'depreciation'],
+  ] as const)('takes %s for what it mostly is where nothing stands around it', (name, kind) => {
+    expect(best([said(name)], 0)?.kind).toBe(kind);
+  }); // prettier-ignore
 
   it('is never sure of a name that says nothing, alone in its list', () => {
     expect(best([said('Zzyzx')], 0)?.confidence).toBeLessThan(0.6);

@@ -164,7 +164,8 @@ const together = (
 ): Shares => {
   const keys = keysOfList(rows);
   return learned.rounds.reduce<Shares>(
-    (last, weights) => thinkAgain(keys, { first, last }, { weights, settled }),
+    (last, weights) =>
+      thinkAgain(keys, { first, last }, { weights, orders: learned.orders, settled }),
     first,
   );
 };

@@ -1,4 +1,5 @@
 import { KIND_CODES, type KindCode } from '../../kinds/kinds';
+import type { Orders } from './orders';
 
 /** What a feature says for some kinds; all others hear nothing of it. */
 export interface Says {
@@ -17,6 +18,7 @@ export interface Learned {
   readonly features: ReadonlyMap<number, Says>;
   /** How much each thing weighs when a list is judged as a whole, round by round. */
   readonly rounds: readonly (readonly number[])[];
+  readonly orders: Orders;
 }
 
 /** What was learned, as it is kept in a file. */
@@ -26,6 +28,7 @@ export interface LearnedFile {
   /** Weights are whole steps of this size. */
   readonly step: number;
   readonly rounds: readonly (readonly number[])[];
+  readonly orders: readonly (readonly number[])[];
   /** For each feature the distance of its hash from the one before, how many kinds, and each kind with its weight; in base 64. */
   readonly features: string;
 }
@@ -90,4 +93,5 @@ export const readLearned = (file: LearnedFile): Learned => ({
   kinds: new Set(KIND_CODES.filter((kind) => file.kinds.includes(kind))),
   features: unpackFeatures(file),
   rounds: file.rounds,
+  orders: file.orders,
 });
