@@ -9,7 +9,7 @@ export const SECTION_AT = KIND_CODES.map((kind) =>
 const S = SECTIONS.length;
 
 /** How far apart rows stand whose order says something: the first and the last distance of each reach. */
-export const REACHES: readonly (readonly [first: number, last: number])[] = [
+const REACHES: readonly (readonly [first: number, last: number])[] = [
   [1, 3],
   [4, 12],
   [13, 40],
