@@ -123,9 +123,10 @@ const voicesOf = ({ rows, children, byKey }: ListKeys, shares: Shares): readonly
 const VOICES = 6 + 2 + NEAR.length;
 /** What a voice says is heard three times: of the kind, of its section, of its element. */
 const HEARD = 3;
-/** How many things are weighed against one another. */
+/** Where the weights of what the order says begin, and that of the balance's side stands. */
 const ORDERS_FROM = 2 + VOICES * HEARD;
 const BALANCE_AT = ORDERS_FROM + ORDER_VOICES;
+/** How many things are weighed against one another. */
 export const JOINT_COUNT = BALANCE_AT + 1;
 
 /** A share below this is doubt, not knowledge; of a row itself much less is. */

@@ -50,6 +50,7 @@ export class PersonRowComponent {
   });
 
   protected chooseRole(role: PersonRole): void {
+    if (role === this.role()) return;
     this.role.set(role);
     // An onlooker's client is chosen before anything is changed.
     if (role !== 'onlooker') this.standing.emit({ role, clientId: null });
