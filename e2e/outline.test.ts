@@ -37,15 +37,15 @@ describe('building a chart from an outline, by keyboard alone', () => {
   });
 
   it('offers what a line in doubt may be, a key for each, written behind the line', async () => {
-    await maren.page.keyboard.sendCharacter('\nIncome\n  Sponsor day');
+    await maren.page.keyboard.sendCharacter('\nIncome\n  Old oars');
     await maren.sees('31 accounts understood.');
     await maren.sees('Alt 2');
     await maren.press('Alt+2');
     await maren.page.waitForFunction(() =>
-      /Sponsor day \[[A-Z][a-z ]+\]$/.test(document.querySelector('textarea')?.value ?? ''),
+      /Old oars \[[A-Z][a-z ]+\]$/.test(document.querySelector('textarea')?.value ?? ''),
     );
     await maren.page.$eval('textarea', (field) => {
-      field.value = field.value.replace(/\nIncome\n {2}Sponsor day.*$/, '');
+      field.value = field.value.replace(/\nIncome\n {2}Old oars.*$/, '');
       field.dispatchEvent(new Event('input'));
     });
     await maren.sees('30 accounts understood.');

@@ -117,6 +117,8 @@ export class OutlinePage {
   protected take(event: Event): void {
     this.refusal.set(null);
     this.text.set((event.target as HTMLTextAreaElement).value);
+    // What is pasted, or dictated, comes without a key.
+    this.noteCursor(event);
     this.keep();
   }
 

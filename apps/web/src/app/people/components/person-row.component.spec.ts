@@ -1,5 +1,7 @@
 import { Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
+import { PickComponent } from '../../shared/components/pick.component';
 import { PersonRowComponent, type StaffMember } from './person-row.component';
 
 const TOBIAS: StaffMember = {
@@ -43,10 +45,7 @@ const aRow = async () => {
     await fixture.whenStable();
   };
   const choose = async (role: string): Promise<void> => {
-    const select = host.querySelector('select');
-    if (select === null) throw new Error('roles');
-    select.value = role;
-    select.dispatchEvent(new Event('change'));
+    fixture.debugElement.query(By.directive(PickComponent)).triggerEventHandler('chosen', role);
     await fixture.whenStable();
   };
   return { host, press, choose, told: fixture.componentInstance.told };
@@ -66,8 +65,14 @@ describe('somebody of the practice, as the administrator sees them', () => {
     const row = await aRow();
     await row.choose('onlooker');
     expect(row.told).toEqual([]);
-    expect(row.host.querySelector('iu-pick')).not.toBeNull();
+    expect(row.host.querySelectorAll('iu-pick')).toHaveLength(2);
     await row.choose('reviewer');
     expect(row.told).toEqual(['reviewer']);
+  });
+
+  it('is not said to have another standing where it is chosen again', async () => {
+    const row = await aRow();
+    await row.choose('bookkeeper');
+    expect(row.told).toEqual([]);
   });
 });
