@@ -114,8 +114,9 @@ describe('the people of a practice, by keyboard', () => {
     await tobias.signIn(TOBIAS);
     await tobias.sees('Add a client');
     await maren.tabTo('What Tobias Fenn may do');
-    await maren.type('Rev');
-    await maren.press('Enter');
+    await maren.press('ArrowDown');
+    await maren.page.waitForSelector('[role=option]');
+    await maren.press('ArrowDown', 'Enter');
     await maren.sees('What Tobias Fenn may do is changed');
     await tobias.page.reload();
     await tobias.sees('Kestrel Lane Cider Works');

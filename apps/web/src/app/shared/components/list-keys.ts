@@ -9,6 +9,8 @@ export const AT_ONCE = { disabled: true } as const;
 /** What a list that is filled by keyboard needs of the field around it. */
 export interface ListField {
   list(): AutoComplete;
+  /** Takes what the arrows marked; the library's own way where nothing is said. */
+  takeMarked?(option: unknown): void;
   /** Takes the best match for what was typed; false when nothing was typed or nothing matches. */
   takeBest(typed: string): boolean;
   /** Whether Tab takes it too; Enter always does. */
@@ -17,11 +19,14 @@ export interface ListField {
   escapeCloses(): boolean;
 }
 
-const takeMarked = (list: AutoComplete, event: KeyboardEvent): boolean => {
+const takeMarked = (field: ListField, event: KeyboardEvent): boolean => {
+  const list = field.list();
   const options = list.visibleOptions() as readonly unknown[];
   const option = options[list.focusedOptionIndex()];
-  if (option !== undefined) list.onOptionSelect(event, option, false);
-  return option !== undefined;
+  if (option === undefined) return false;
+  if (field.takeMarked === undefined) list.onOptionSelect(event, option, false);
+  else field.takeMarked(option);
+  return true;
 };
 
 const putAway = (list: AutoComplete): void => {
@@ -41,7 +46,7 @@ export const watchListKeys = (host: HTMLElement, field: ListField): void => {
   const take = (event: KeyboardEvent): void => {
     const list = field.list();
     const { value } = event.target as HTMLInputElement;
-    const taken = marked && list.overlayVisible ? takeMarked(list, event) : field.takeBest(value);
+    const taken = marked && list.overlayVisible ? takeMarked(field, event) : field.takeBest(value);
     if (!taken && !list.overlayVisible) return;
     putAway(list);
     // Ctrl Enter goes on to the page, which it tells to end what the field is part of.

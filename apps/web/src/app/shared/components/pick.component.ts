@@ -134,6 +134,8 @@ export class PickComponent<V extends string = string> {
     });
     watchListKeys(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement, {
       list: () => this.list(),
+      // The options are those that this gave to the list.
+      takeMarked: (option) => this.take(option as PickOption<V>),
       takeBest: (typed) => this.takeBest(typed),
       tabTakes: true,
       escapeCloses: () => !this.plain(),
@@ -149,6 +151,8 @@ export class PickComponent<V extends string = string> {
   protected take(choice: PickOption<V> | string | null): void {
     if (choice === null || typeof choice === 'string') return;
     this.value.set(choice);
+    // What the list does not hold when it closes would be struck out of the field.
+    this.found.set([choice]);
     this.chosen.emit(choice.value);
   }
 
