@@ -89,13 +89,14 @@ import { workspaceFeature } from '../../workspace/state/workspace.feature';
       color: var(--bad);
     }
     .ways {
-      display: flex;
+      display: grid;
+      grid-template-columns: 1fr auto;
       align-items: center;
       gap: 8px;
     }
-    iu-pick {
-      width: 180px;
-      margin-left: auto;
+    .ways a {
+      grid-column: 1 / -1;
+      justify-self: start;
     }
   `,
 })
