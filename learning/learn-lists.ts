@@ -1,18 +1,20 @@
 import { KIND_CODES } from '@iunctus/core';
-import { softmax, type Shares } from '../packages/core/src/matching/learned/joint';
 import {
   readLearned,
   type Learned,
   type LearnedFile,
 } from '../packages/core/src/matching/learned/model';
+import { softmax } from '../packages/core/src/matching/learned/softmax';
+import type { Shares } from '../packages/core/src/matching/learned/voices';
 import { examplesOf, publishedRows, readList, startingRows, type ReadList } from './examples';
 import type { LabelledList } from './labelled-lists';
 import { packFeatures } from './pack-features';
 import { trainJoint } from './train-joint';
 import { scoresOf, trainRows, type Weights } from './train-rows';
+import { trainSurroundings } from './train-surroundings';
 
 /** Weights are kept in whole steps; what is smaller than the least says too little for its place in the file. */
-const KEPT = { step: 1 / 16, least: 0.15 } as const;
+const KEPT = { step: 1 / 16, least: 0.2 } as const;
 
 /** Lists are judged by weights that never saw them while the joint judgement is learned. */
 const FOLDS = 5;
@@ -38,7 +40,11 @@ const judgedUnseen = (lists: readonly ReadList[]): readonly Shares[] => {
 /** Everything that labelled lists teach, as it is kept in a file. */
 export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {
   const firsts = judgedUnseen(lists);
-  const { orders, rounds } = trainJoint(
+  const {
+    orders,
+    rounds,
+    lists: agreed,
+  } = trainJoint(
     lists.map(({ rows, tree, labels }, index) => ({
       rows: rows.map((said, at) => ({ said, parent: tree[at]?.parent ?? null })),
       first: firsts[index] ?? [],
@@ -51,6 +57,10 @@ export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {
     rounds: rounds.map((weights) => Array.from(weights, (weight) => Number(weight.toFixed(4)))),
     orders: orders.map((table) => Array.from(table)),
     features: packFeatures(rowsFrom(lists), KEPT),
+    surroundings: packFeatures(trainSurroundings(agreed), {
+      step: KEPT.step,
+      least: KEPT.step / 2,
+    }),
   };
 };
 
@@ -63,6 +73,9 @@ export const crossLearned = (
   const byFold = Array.from({ length: folds }, (_one, fold) =>
     readLearned(learnFrom(read.filter((_list, index) => index % folds !== fold))),
   );
-  return (index) =>
-    byFold[index % folds] ?? { kinds: new Set(), features: new Map(), orders: [], rounds: [] };
+  return (index) => {
+    const learned = byFold[index % folds];
+    if (learned === undefined) throw new Error('there is nothing to learn from');
+    return learned;
+  };
 };

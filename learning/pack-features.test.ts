@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { fromBase64, hashOf, readLearned } from '../packages/core/src/matching/learned/model';
 import { packFeatures } from './pack-features';
 
+const EMPTY = { rounds: [], orders: [], surroundings: '' };
+
 describe('what was learned, in its file', () => {
   it('is read from text as another reader of base 64 has it', () => {
     fc.assert(
@@ -19,7 +21,7 @@ describe('what was learned, in its file', () => {
     fc.assert(
       fc.property(fc.dictionary(fc.string(), row, { maxKeys: 6 }), (rows) => {
         const features = packFeatures(new Map(Object.entries(rows)), { step, least: 0.15 });
-        const learned = readLearned({ kinds: KIND_CODES, step, rounds: [], orders: [], features });
+        const learned = readLearned({ ...EMPTY, kinds: KIND_CODES, step, features });
         for (const [key, weights] of Object.entries(rows)) {
           const says = learned.features.get(hashOf(key));
           const back = weights.map((_one, kind) => {
@@ -37,7 +39,7 @@ describe('what was learned, in its file', () => {
   it('names kinds by their codes, so that a kind that is added later changes nothing', () => {
     const features = packFeatures(new Map([['w rent', [0, 1, 0]]]), { step: 1 / 16, least: 0.1 });
     const kinds = ['operatingExpense', 'bank'];
-    const learned = readLearned({ kinds, step: 1 / 16, rounds: [], orders: [], features });
+    const learned = readLearned({ ...EMPTY, kinds, step: 1 / 16, features });
     expect([...(learned.features.get(hashOf('w rent'))?.kinds ?? [])]).toEqual([
       KIND_CODES.indexOf('bank'),
     ]);

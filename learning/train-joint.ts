@@ -1,18 +1,16 @@
 import { KIND_CODES, type KindCode } from '@iunctus/core';
+import { JOINT_COUNT, thinkAgain, weigh } from '../packages/core/src/matching/learned/joint';
+import { learnOrders, SECTION_AT, type Orders } from '../packages/core/src/matching/learned/orders';
+import { softmax } from '../packages/core/src/matching/learned/softmax';
 import {
-  JOINT_COUNT,
   keysOfList,
-  softmax,
-  thinkAgain,
-  weigh,
   type ListKeys,
   type PlacedSaid,
   type Shares,
-} from '../packages/core/src/matching/learned/joint';
-import { learnOrders, SECTION_AT, type Orders } from '../packages/core/src/matching/learned/orders';
+} from '../packages/core/src/matching/learned/voices';
 
 const K = KIND_CODES.length;
-const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
+export const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
 
 /** A list with what its rows were thought to be by weights that never saw it, and what they are. */
 export interface JointExample {
@@ -60,7 +58,8 @@ const trainRound = (rows: readonly Weighed[]): Float64Array => {
   return weights;
 };
 
-interface Thinking extends JointExample {
+/** A list with what its rows are thought to be so far. */
+export interface Thinking extends JointExample {
   readonly keys: ListKeys;
   readonly last: Shares;
 }
@@ -106,10 +105,14 @@ const sectionsOf = ({ kinds }: JointExample): readonly (number | null)[] =>
     return best === undefined ? null : (SECTION_AT[KIND_AT.get(best) ?? 0] ?? null);
   });
 
-/** How sections follow one another, and the weights of all rounds, each learned on what the one before it made of the lists. */
+/** How sections follow one another, the weights of all rounds, each learned on what the one before it made of the lists, and what the last made of them. */
 export const trainJoint = (
   examples: readonly JointExample[],
-): { readonly orders: Orders; readonly rounds: readonly Float64Array[] } => {
+): {
+  readonly orders: Orders;
+  readonly rounds: readonly Float64Array[];
+  readonly lists: readonly Thinking[];
+} => {
   const orders = learnOrders(examples.map(sectionsOf));
   let lists = examples.map((one): Thinking => ({
     ...one,
@@ -121,5 +124,5 @@ export const trainJoint = (
     lists = lists.map((one) => ({ ...one, last: thinkAgain(one.keys, one, { weights, orders }) }));
     return weights;
   });
-  return { orders, rounds };
+  return { orders, rounds, lists };
 };

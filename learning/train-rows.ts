@@ -1,10 +1,11 @@
 import { KIND_CODES, type KindCode } from '@iunctus/core';
-import { softmax } from '../packages/core/src/matching/learned/joint';
 import {
   featureReader,
   type Feature,
   type RowSaid,
 } from '../packages/core/src/matching/learned/row-features';
+import { softmax } from '../packages/core/src/matching/learned/softmax';
+import { shuffled } from './shuffled';
 
 /** A row whose kinds are known, the best first. */
 export interface Example {
@@ -29,18 +30,6 @@ const featuresFor = (row: RowSaid): readonly Feature[] => {
   const found = known.get(row) ?? read(row);
   known.set(row, found);
   return found;
-};
-
-/** Numbers that only look random: the same at each run. */
-const shuffled = (count: number, seed: number): Int32Array => {
-  const order = Int32Array.from({ length: count }, (_one, at) => at);
-  let state = seed;
-  for (let at = count - 1; at > 0; at -= 1) {
-    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
-    const other = state % (at + 1);
-    [order[at], order[other]] = [order[other] ?? 0, order[at] ?? 0];
-  }
-  return order;
 };
 
 const targetOf = (kinds: readonly KindCode[]): Float64Array => {

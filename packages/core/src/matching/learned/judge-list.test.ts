@@ -1,6 +1,6 @@
 import { elementOf, type KindCode } from '../../kinds/kinds';
 import { ListJudge } from './judge-list';
-import type { PlacedSaid } from './joint';
+import type { PlacedSaid } from './voices';
 
 const said = (name: string, more: Partial<PlacedSaid['said']> = {}): PlacedSaid => ({
   said: { name, above: [], type: '', number: null, balance: 0, leads: false, ...more },

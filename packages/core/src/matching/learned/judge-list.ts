@@ -3,9 +3,12 @@ import { elementOf, KIND_CODES, type KindCode } from '../../kinds/kinds';
 import type { Guess, Reason } from '../infer-kind';
 import { plainKind } from '../plain-names';
 import { LINKS, wordsOf } from '../words';
-import { keysOfList, softmax, thinkAgain, type PlacedSaid, type Shares } from './joint';
+import { thinkAgain } from './joint';
 import { hashOf, readLearned, type Learned, type Says } from './model';
 import { featureReader, type Feature } from './row-features';
+import { softmax } from './softmax';
+import { lookAround } from './surroundings';
+import { keysOfList, type PlacedSaid, type Shares } from './voices';
 import { LEARNED } from './weights';
 
 const K = KIND_CODES.length;
@@ -163,11 +166,12 @@ const together = (
   }: { readonly first: Shares; readonly settled: ReadonlySet<number>; readonly learned: Learned },
 ): Shares => {
   const keys = keysOfList(rows);
-  return learned.rounds.reduce<Shares>(
+  const agreed = learned.rounds.reduce<Shares>(
     (last, weights) =>
       thinkAgain(keys, { first, last }, { weights, orders: learned.orders, settled }),
     first,
   );
+  return lookAround(keys, agreed, { surroundings: learned.surroundings, settled });
 };
 
 const tellingWord = (voices: readonly Voice[], k: number): string | null => {

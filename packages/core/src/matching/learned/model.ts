@@ -19,6 +19,8 @@ export interface Learned {
   /** How much each thing weighs when a list is judged as a whole, round by round. */
   readonly rounds: readonly (readonly number[])[];
   readonly orders: Orders;
+  /** What stands around a row says for each kind, by the hash of its name. */
+  readonly surroundings: ReadonlyMap<number, Says>;
 }
 
 /** What was learned, as it is kept in a file. */
@@ -31,6 +33,8 @@ export interface LearnedFile {
   readonly orders: readonly (readonly number[])[];
   /** For each feature the distance of its hash from the one before, how many kinds, and each kind with its weight; in base 64. */
   readonly features: string;
+  /** As the features. */
+  readonly surroundings: string;
 }
 
 /** A feature's key as a number of 32 bits (FNV-1a); collisions are rare and cost little. */
@@ -62,8 +66,11 @@ export const fromBase64 = (text: string): Uint8Array => {
   return bytes;
 };
 
-const unpackFeatures = ({ features, step, kinds }: LearnedFile): ReadonlyMap<number, Says> => {
-  const bytes = fromBase64(features);
+const unpack = (
+  packed: string,
+  { step, kinds }: Pick<LearnedFile, 'step' | 'kinds'>,
+): ReadonlyMap<number, Says> => {
+  const bytes = fromBase64(packed);
   const places = kinds.map((kind) => KIND_CODES.indexOf(kind as KindCode));
   const found = new Map<number, Says>();
   let at = 0;
@@ -91,7 +98,8 @@ const unpackFeatures = ({ features, step, kinds }: LearnedFile): ReadonlyMap<num
 /** What was learned, from its file. Kinds that were added since are there, and nothing speaks for them. */
 export const readLearned = (file: LearnedFile): Learned => ({
   kinds: new Set(KIND_CODES.filter((kind) => file.kinds.includes(kind))),
-  features: unpackFeatures(file),
+  features: unpack(file.features, file),
   rounds: file.rounds,
   orders: file.orders,
+  surroundings: unpack(file.surroundings, file),
 });
