@@ -48,7 +48,7 @@ export type AccountRow = Extract<VisibleRow, { type: 'account' }>;
       }
       @if (finding(); as found) {
         <i
-          class="finding {{ found.severity }}"
+          class="finding-mark {{ found.severity }}"
           role="img"
           [title]="found.says"
           [attr.aria-label]="found.says"

@@ -2,7 +2,6 @@ import {
   formatAmount,
   PAYEE_BOXES,
   returnLineWords,
-  SALES_TAX_CODES,
   sum,
   type Budget,
   type ChangeSetting,
@@ -55,19 +54,13 @@ export const DOCUMENT_WORDS: Readonly<Record<OfferedIn, string>> = {
   journals: $localize`Journals`,
 };
 
-const SALES_TAX_WORDS: Readonly<Record<SalesTaxCode, string>> = {
+export const SALES_TAX_WORDS: Readonly<Record<SalesTaxCode, string>> = {
   standard: $localize`Taxed at the standard rate`,
   reduced: $localize`Taxed at a reduced rate`,
   zeroRated: $localize`Taxed at zero`,
   exempt: $localize`Exempt`,
   outside: $localize`Outside sales tax`,
 };
-
-/** The sales-tax codes with their words, to choose from. */
-export const SALES_TAX_CHOICES = SALES_TAX_CODES.map((value) => ({
-  value,
-  label: SALES_TAX_WORDS[value],
-}));
 
 const yesOrNo = (value: boolean): string => (value ? 'yes' : 'no');
 

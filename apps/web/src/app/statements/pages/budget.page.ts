@@ -22,6 +22,7 @@ import {
   type Minor,
 } from '@iunctus/core';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { onUndoKey } from '../../shared/components/undo-keys';
 import { longPeriod } from '../../shared/words/period-words';
 import { Rights } from '../../session/state/rights';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -214,14 +215,8 @@ export class BudgetPage {
     event.preventDefault();
   }
 
-  /** Undo and redo, unless a text is being typed. */
   protected onUndo(event: KeyboardEvent): void {
-    const control = event.ctrlKey || event.metaKey;
-    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
-    if (!control || event.key.toLowerCase() !== 'z' || typing || !this.mayChange()) return;
-    event.preventDefault();
-    if (event.shiftKey) this.undoing.redo();
-    else this.undoing.undo();
+    if (this.mayChange()) onUndoKey(event, this.undoing);
   }
 
   protected onTyping(event: KeyboardEvent): void {

@@ -36,6 +36,7 @@ import {
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { onUndoKey } from '../../shared/components/undo-keys';
 import {
   columnsFullWords,
   faultWords,
@@ -46,6 +47,7 @@ import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { Rights } from '../../session/state/rights';
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
+import { AgreementChipComponent } from '../components/agreement-chip.component';
 import { ColumnStripComponent } from '../components/column-strip.component';
 import { RowStripComponent } from '../components/row-strip.component';
 import { StatementBarComponent } from '../components/statement-bar.component';
@@ -71,6 +73,7 @@ const FAULTS_SHOWN = 5;
   selector: 'iu-own-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    AgreementChipComponent,
     ColumnStripComponent,
     FocusFirstDirective,
     ProblemNoteComponent,
@@ -209,14 +212,8 @@ export class OwnPage {
     this.lines()?.focus();
   }
 
-  /** Undo and redo, unless a text is being typed. */
   protected onKey(event: KeyboardEvent): void {
-    const control = event.ctrlKey || event.metaKey;
-    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
-    if (!control || event.key.toLowerCase() !== 'z' || typing || !this.mayChange()) return;
-    event.preventDefault();
-    if (event.shiftKey) this.desk.redo();
-    else this.desk.undo();
+    if (this.mayChange()) onUndoKey(event, this.desk);
   }
 
   protected wordsOf(fault: OwnFault): string {

@@ -36,6 +36,7 @@ import {
   type StatementCode,
 } from '@iunctus/core';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
+import { onUndoKey } from '../../shared/components/undo-keys';
 import { endOfPeriod, longPeriod } from '../../shared/words/period-words';
 import { operationWords } from '../../shared/words/operation-words';
 import { refusalWords } from '../../shared/words/refusal-words';
@@ -46,6 +47,7 @@ import { KindChoiceComponent } from '../../workspace/components/kind-choice.comp
 import { ChartView } from '../../workspace/model/chart-view';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
 import { Undoing } from '../../workspace/model/undoing';
+import { AgreementChipComponent } from '../components/agreement-chip.component';
 import { ColumnStripComponent } from '../components/column-strip.component';
 import { StatementBarComponent } from '../components/statement-bar.component';
 import {
@@ -78,6 +80,7 @@ const takeField = (host: HTMLElement): void => {
   selector: 'iu-sheet-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    AgreementChipComponent,
     AccountChoiceComponent,
     ColumnStripComponent,
     KindChoiceComponent,
@@ -216,15 +219,8 @@ export class SheetPage {
     });
   }
 
-  /** Which lines stand open or closed by hand, as files are told. */
-  /** Undo and redo, unless a text is being typed. */
   protected onKey(event: KeyboardEvent): void {
-    const control = event.ctrlKey || event.metaKey;
-    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
-    if (!control || event.key.toLowerCase() !== 'z' || typing || !this.mayChange()) return;
-    event.preventDefault();
-    if (event.shiftKey) this.undoing.redo();
-    else this.undoing.undo();
+    if (this.mayChange()) onUndoKey(event, this.undoing);
   }
 
   protected show(query: Readonly<Record<string, string | null>>): void {

@@ -35,6 +35,7 @@ import { MovedTotalsComponent } from '../../shared/components/moved-totals.compo
 import { ProblemNoteComponent } from '../../shared/components/problem-note.component';
 import { ReadingNoteComponent } from '../../shared/components/reading-note.component';
 import { takeKeyboard } from '../../shared/components/take-keyboard';
+import { onUndoKey } from '../../shared/components/undo-keys';
 import { WhenFieldComponent } from '../../shared/components/when-field.component';
 import { today } from '../../shared/dates/today';
 import { writtenWhen } from '../../shared/words/period-words';
@@ -234,15 +235,10 @@ export class TidyPage {
     else this.board.apply(number - 1);
   }
 
-  /** Undo and redo, unless a text is being typed; Escape leaves what is asked. */
+  /** Undo and redo; Escape leaves what is asked. */
   protected onUndo(event: KeyboardEvent): void {
     if (event.key === 'Escape' && this.asking() !== null) return this.leave();
-    const control = event.ctrlKey || event.metaKey;
-    const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
-    if (!control || event.key.toLowerCase() !== 'z' || typing || !this.board.mayChange()) return;
-    event.preventDefault();
-    if (event.shiftKey) this.undoing.redo();
-    else this.undoing.undo();
+    if (this.board.mayChange()) onUndoKey(event, this.undoing);
   }
 
   private focus(): void {

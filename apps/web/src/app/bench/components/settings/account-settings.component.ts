@@ -28,7 +28,7 @@ import {
   CASH_FLOW_WORDS,
   CONTROL_WORDS,
   DOCUMENT_WORDS,
-  SALES_TAX_CHOICES,
+  SALES_TAX_WORDS,
   SETTING_WORDS,
 } from '../../../shared/words/setting-words';
 import { ProposedChart } from '../../../workspace/model/proposed-chart';
@@ -102,7 +102,7 @@ export class AccountSettingsComponent {
   }));
   protected readonly salesTaxes = [
     { value: '', words: $localize`As the document says` },
-    ...SALES_TAX_CHOICES.map(({ value, label }) => ({ value, words: label })),
+    ...choices(SALES_TAX_WORDS),
   ];
   protected readonly payeeBoxes = [
     { value: '', words: $localize`Not reported` },
