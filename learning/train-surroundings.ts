@@ -1,7 +1,7 @@
 import { KIND_CODES } from '@iunctus/core';
 import { softmax } from '../packages/core/src/matching/learned/softmax';
 import {
-  scoresOfShares,
+  scoreOfShare,
   SURROUNDINGS,
   surroundingsOf,
 } from '../packages/core/src/matching/learned/surroundings';
@@ -22,17 +22,18 @@ interface Seen {
 }
 
 const seenIn = ({ keys, last, kinds }: Thinking): readonly Seen[] => {
-  const look = surroundingsOf(keys, last);
+  const { everywhere, look } = surroundingsOf(keys, last);
   return kinds.flatMap((own, at) => {
     const right = (own ?? []).flatMap((kind) => KIND_AT.get(kind) ?? []);
     const shares = last[at];
     if (right.length === 0 || shares === undefined) return [];
-    const [places, values]: [number[], number[]] = [[], []];
-    look(at, (place, value) => {
-      places.push(place);
-      values.push(value);
+    const seen = everywhere.slice();
+    look(at, (place, more) => {
+      seen[place] = (seen[place] ?? 0) + more;
     });
-    return [{ places, values, scores: scoresOfShares(shares), right }];
+    const places = [...seen.keys()].filter((place) => seen[place] !== 0);
+    const values = places.map((place) => seen[place] ?? 0);
+    return [{ places, values, scores: shares.map(scoreOfShare), right }];
   });
 };
 

@@ -135,7 +135,7 @@ export * from './importing/pasted-amounts';
 export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/amounts';
 export { TREE_SOURCES, type TreeSource } from './importing/tree-row';
 export type { KindReason, RowKind } from './importing/import-kinds';
-export { DOUBTFUL } from './matching/doubtful';
+export { DOUBTFUL, DOUBTFUL_IN_LIST } from './matching/doubtful';
 export { type FormerTitle, type ImportAnswer, type ImportQuestion } from './importing/match-rows';
 export { CLASH_RULES, type ClashRule } from './importing/clashes';
 export { isOnOddSide } from './importing/odd-side';

@@ -7,7 +7,9 @@ import {
   othersBy,
   PARTS,
   partsOf,
+  rowAbove,
   rowsAt,
+  rowsBeside,
   SECTION_PART,
   SECTIONS_FROM,
   type ListKeys,
@@ -23,12 +25,9 @@ const NEAR: readonly (readonly number[])[] = [[-1], [1], [-2, -3], [2, 3], [-4, 
 /** Everybody who may say something of a row, in a fixed order. */
 const voicesOf = ({ rows, children, byKey }: ListKeys, shares: Shares): readonly Voice[] => [
   ...byKey.map((keys) => othersBy(shares, keys)),
-  rowsAt(shares, (at) => {
-    const parent = rows[at]?.parent ?? null;
-    return parent === null ? [] : [parent];
-  }),
+  rowAbove(shares, rows),
   rowsAt(shares, (at) => children[at] ?? []),
-  ...NEAR.map((steps) => rowsAt(shares, (at) => steps.map((step) => at + step))),
+  ...NEAR.map((steps) => rowsBeside(shares, steps)),
 ];
 
 const VOICES = 6 + 2 + NEAR.length;

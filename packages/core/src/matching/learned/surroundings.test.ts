@@ -20,12 +20,15 @@ const either = (...kinds: readonly KindCode[]): Float64Array => {
 
 /** What a row sees, by name. */
 const seen = (rows: readonly PlacedSaid[], kinds: readonly KindCode[], place: number) => {
-  const found = new Map<string, number>();
   const shares = kinds.map((kind) => either(kind));
-  surroundingsOf(keysOfList(rows), shares)(place, (index, value) =>
-    found.set(SURROUNDINGS[index] ?? '', value),
+  const { everywhere, look } = surroundingsOf(keysOfList(rows), shares);
+  const found = everywhere.slice();
+  look(place, (index, more) => {
+    found[index] = (found[index] ?? 0) + more;
+  });
+  return new Map(
+    SURROUNDINGS.flatMap((name, index) => (found[index] === 0 ? [] : [[name, found[index]]])),
   );
-  return found;
 };
 
 const speaksFor = (kind: KindCode, weight: number): Says => ({
@@ -44,7 +47,7 @@ describe('what stands around a row', () => {
     expect(around.get('next tradePayable')).toBe(1);
     expect(around.get('before in currentAssets')).toBe(1);
     expect(around.get('after in currentLiabilities')).toBe(1);
-    expect(around.get('list in currentAssets')).toBe(0.5);
+    expect(around.get('list in currentAssets')).toBeCloseTo(2 / 3);
   });
 
   it('is nothing before the first row and after the last', () => {

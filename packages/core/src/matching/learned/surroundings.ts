@@ -7,7 +7,8 @@ import {
   othersBy,
   PARTS,
   partsOf,
-  rowsAt,
+  rowAbove,
+  rowsBeside,
   SECTIONS_FROM,
   type ListKeys,
   type Shares,
@@ -29,92 +30,94 @@ const KINDS_SEEN = { from: 0, to: SECTIONS_FROM };
 const SECTIONS_SEEN = { from: SECTIONS_FROM, to: ELEMENTS_FROM };
 const BOTH_SEEN = { from: 0, to: ELEMENTS_FROM };
 
-const steps = (name: string, seen: typeof KINDS_SEEN, by: readonly number[]): View => ({
+const beside = (name: string, seen: typeof KINDS_SEEN, steps: readonly number[]): View => ({
   name,
   ...seen,
-  voice: (_keys, parts) => rowsAt(parts, (at) => by.map((step) => at + step)),
+  voice: (_keys, parts) => rowsBeside(parts, steps),
 });
 
 const VIEWS: readonly View[] = [
-  steps('own', KINDS_SEEN, [0]),
-  steps('previous', KINDS_SEEN, [-1]),
-  steps('next', KINDS_SEEN, [1]),
-  steps('before', SECTIONS_SEEN, [-1, -2, -3]),
-  steps('after', SECTIONS_SEEN, [1, 2, 3]),
-  {
-    name: 'parent',
-    ...BOTH_SEEN,
-    voice: ({ rows }, parts) =>
-      rowsAt(parts, (at) => {
-        const parent = rows[at]?.parent ?? null;
-        return parent === null ? [] : [parent];
-      }),
-  },
+  beside('own', KINDS_SEEN, [0]),
+  beside('previous', KINDS_SEEN, [-1]),
+  beside('next', KINDS_SEEN, [1]),
+  beside('before', SECTIONS_SEEN, [-1, -2, -3]),
+  beside('after', SECTIONS_SEEN, [1, 2, 3]),
+  { name: 'parent', ...BOTH_SEEN, voice: ({ rows }, parts) => rowAbove(parts, rows) },
   {
     name: 'type',
     ...SECTIONS_SEEN,
     voice: ({ byKey: [types = []] }, parts) => othersBy(parts, types),
   },
-  {
-    name: 'list',
-    ...SECTIONS_SEEN,
-    voice: ({ rows }, parts) =>
-      othersBy(
-        parts,
-        rows.map(() => 'list'),
-      ),
-  },
 ];
 
-/** Everything that a row may see around it, in a fixed order. */
+/** Everything that a row may see around it, in a fixed order: what each row sees itself, then what all see alike. */
 export const SURROUNDINGS: readonly string[] = [
-  'always',
   ...VIEWS.flatMap(({ name, from, to }) =>
     PART_NAMES.slice(from, to).map((part) => `${name} ${part}`),
   ),
+  'always',
+  ...SECTIONS.map((section) => `list in ${section}`),
   ...KIND_CODES.map((kind) => `many ${kind}`),
 ];
+const ALWAYS_AT = SURROUNDINGS.indexOf('always');
+const LIST_FROM = ALWAYS_AT + 1;
+const MANY_FROM = LIST_FROM + SECTIONS.length;
 
 /** A share below this is not seen. */
 const LEAST = 0.002;
 
-/** Looks around a row: each place among the surroundings at which there is something, and how much. */
-export type LookAround = (at: number, visit: (place: number, value: number) => void) => void;
+/** How much it says that so many rows are of a kind. */
+const manySays = (rows: number): number => Math.log(1 + rows) / 2;
+
+/** What stands around the rows of a list. */
+export interface Surroundings {
+  /** How much there is at each place for all rows alike. */
+  readonly everywhere: Float64Array;
+  /** Each place at which there is something else for a row, and how much more or less than everywhere. */
+  look(at: number, visit: (place: number, more: number) => void): void;
+}
 
 /** What stands around the rows of a list, by what they were thought to be last. */
-export const surroundingsOf = (keys: ListKeys, shares: Shares): LookAround => {
+export const surroundingsOf = (keys: ListKeys, shares: Shares): Surroundings => {
   const parts = shares.map(partsOf);
   const voices = VIEWS.map(({ voice }) => voice(keys, parts));
-  const sums = new Float64Array(K);
-  for (const own of shares)
-    own.forEach((share, k) => {
-      sums[k] = (sums[k] ?? 0) + share;
-    });
+  const sums = new Float64Array(PARTS);
+  for (const own of parts)
+    for (let part = 0; part < PARTS; part += 1) sums[part] = (sums[part] ?? 0) + (own[part] ?? 0);
+  const everywhere = new Float64Array(SURROUNDINGS.length);
+  everywhere[ALWAYS_AT] = 1;
+  SECTIONS.forEach((_section, place) => {
+    everywhere[LIST_FROM + place] = (sums[SECTIONS_FROM + place] ?? 0) / Math.max(1, shares.length);
+  });
+  for (let k = 0; k < K; k += 1) everywhere[MANY_FROM + k] = manySays(sums[k] ?? 0);
   const mean = new Float64Array(PARTS);
-  return (at, visit) => {
-    visit(0, 1);
-    let place = 1;
-    VIEWS.forEach(({ from, to }, index) => {
-      const heard = voices[index]?.(at, mean) === true;
-      for (let part = from; part < to; part += 1, place += 1) {
-        const share = mean[part] ?? 0;
-        if (heard && share >= LEAST) visit(place, share);
+  return {
+    everywhere,
+    look: (at, visit) => {
+      let before = 0;
+      VIEWS.forEach(({ from, to }, index) => {
+        if (voices[index]?.(at, mean) === true)
+          for (let part = from; part < to; part += 1)
+            if ((mean[part] ?? 0) >= LEAST) visit(before + part - from, mean[part] ?? 0);
+        before += to - from;
+      });
+      const own = shares[at];
+      // The row itself is none of the others of its kind.
+      for (let k = 0; k < K; k += 1) {
+        const share = own?.[k] ?? 0;
+        const all = sums[k] ?? 0;
+        if (share >= LEAST)
+          visit(MANY_FROM + k, manySays(Math.max(0, all - share)) - manySays(all));
       }
-    });
-    const own = shares[at];
-    for (let k = 0; k < K; k += 1, place += 1) {
-      const others = (sums[k] ?? 0) - (own?.[k] ?? 0);
-      if (others >= LEAST) visit(place, Math.log(1 + others) / 2);
-    }
+    },
   };
 };
 
 /** So little is left of what nobody thought of. */
 const LEFT = 1e-6;
 
-/** How much speaks for each kind of a row by what was thought of it last. */
-export const scoresOfShares = (shares: Float64Array): Float64Array =>
-  shares.map((share) => Math.log(share + LEFT));
+/** How much speaks for a kind by the share that was thought of it last. */
+export const scoreOfShare = (share: number): number => Math.log(share + LEFT);
 
 /**
  * What the rows are thought to be once each has looked around: here kinds speak for other kinds, as stock in a list does
@@ -129,18 +132,22 @@ export const lookAround = (
   }: { readonly surroundings: ReadonlyMap<number, Says>; readonly settled: ReadonlySet<number> },
 ): Shares => {
   const says = SURROUNDINGS.map((name) => surroundings.get(hashOf(name)));
-  const look = surroundingsOf(keys, shares);
+  const { everywhere, look } = surroundingsOf(keys, shares);
+  const scores = new Float64Array(K);
+  const hear = (place: number, value: number): void => {
+    const one = says[place];
+    if (one === undefined) return;
+    for (let index = 0; index < one.kinds.length; index += 1) {
+      const k = one.kinds[index] ?? 0;
+      scores[k] = (scores[k] ?? 0) + value * (one.weights[index] ?? 0);
+    }
+  };
+  everywhere.forEach((value, place) => hear(place, value));
+  const alike = scores.slice();
   return shares.map((own, at) => {
     if (settled.has(at)) return own;
-    const scores = scoresOfShares(own);
-    look(at, (place, value) => {
-      const one = says[place];
-      if (one === undefined) return;
-      for (let index = 0; index < one.kinds.length; index += 1) {
-        const k = one.kinds[index] ?? 0;
-        scores[k] = (scores[k] ?? 0) + value * (one.weights[index] ?? 0);
-      }
-    });
+    for (let k = 0; k < K; k += 1) scores[k] = (alike[k] ?? 0) + scoreOfShare(own[k] ?? 0);
+    look(at, hear);
     return softmax(scores);
   });
 };

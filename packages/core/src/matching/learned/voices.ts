@@ -69,10 +69,31 @@ export const othersBy = (shares: Shares, keys: readonly (string | null)[]): Voic
 export const rowsAt =
   (shares: Shares, placesOf: (at: number) => readonly number[]): Voice =>
   (at, mean) => {
-    const found = placesOf(at).flatMap((place) => shares[place] ?? []);
+    const places = placesOf(at);
     mean.fill(0);
-    for (const one of found) addTo(mean, one, 1 / found.length);
-    return found.length > 0;
+    for (const place of places) addTo(mean, shares[place], 1 / places.length);
+    return places.length > 0;
+  };
+
+/** The rows at some steps from a row. */
+export const rowsBeside =
+  (shares: Shares, steps: readonly number[]): Voice =>
+  (at, mean) => {
+    let count = 0;
+    for (const step of steps) if (shares[at + step] !== undefined) count += 1;
+    mean.fill(0);
+    for (const step of steps) addTo(mean, shares[at + step], 1 / count);
+    return count > 0;
+  };
+
+/** The row above a row in the tree. */
+export const rowAbove =
+  (shares: Shares, rows: readonly PlacedSaid[]): Voice =>
+  (at, mean) => {
+    const above = shares[rows[at]?.parent ?? -1];
+    if (above === undefined) return false;
+    mean.set(above);
+    return true;
   };
 
 /** Numbers that begin alike and are as long; of those that begin with letters the letters are what counts. */

@@ -1,5 +1,5 @@
 import {
-  DOUBTFUL,
+  DOUBTFUL_IN_LIST,
   isOnOddSide,
   type ImportPlan,
   type ImportRow,
@@ -32,7 +32,8 @@ export const candidatesOf = ({ kind }: ImportRow): readonly KindCode[] =>
 
 /** Whether a row's kind is a guess that should be looked at. */
 export const isDoubtful = (row: ImportRow): boolean =>
-  (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL) || isOnOddSide(row);
+  (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL_IN_LIST) ||
+  isOnOddSide(row);
 
 /** The lines about which something was decided already. */
 export interface Decided {
