@@ -45,6 +45,7 @@ export const judgeLines = (
   );
   const judge = new ListJudge(rows, {
     settled,
+    bare: true,
     ...(ranged === undefined ? {} : { ranged }),
     ...(learned === undefined ? {} : { learned }),
   });

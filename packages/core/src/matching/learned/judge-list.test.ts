@@ -68,6 +68,13 @@ describe('a list judged as a whole', () => {
     expect(guess).toMatchObject({ kind: 'accumulatedDepreciation', reason: { type: 'words' } });
   });
 
+  it('hears what stands around a row in lists alone, not around names that somebody types', () => {
+    const rows = ['Takings', 'Stock', 'Goods bought', 'Carriage in'].map((name) => said(name));
+    const sureness = (bare: boolean): number | undefined =>
+      new ListJudge(rows, { settled: new Map(), bare }).guesses(0, 'revenue')[0]?.confidence;
+    expect(sureness(false)).not.toBe(sureness(true));
+  });
+
   it('takes what is settled as it is', () => {
     const rows = [said('Zzyzx'), said('Rent')];
     const [guess] = judge(rows, new Map([[0, 'inventory']])).guesses(0, null);

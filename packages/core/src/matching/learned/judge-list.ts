@@ -26,6 +26,11 @@ export interface JudgeRequest {
   readonly learned?: Learned;
   /** The kinds for which the chart's plan keeps the range in which a row's number lies; `null` for none. */
   readonly ranged?: (number: string) => readonly KindCode[] | null;
+  /**
+   * Whether the rows are names and little else, as somebody types them. What stands around a row was learned from lists,
+   * whose rows say more of themselves; it would say too much here, and is not heard.
+   */
+  readonly bare?: boolean;
 }
 
 /** How many kinds are offered for a row. */
@@ -81,8 +86,7 @@ export class ListJudge {
       settled.has(at) ? [] : voicesIn(learned, features(said)),
     );
     const first = rows.map((_row, at) => this.alone(at));
-    this.shares =
-      settled.size === rows.length ? first : together(rows, { first, settled, learned });
+    this.shares = settled.size === rows.length ? first : this.together(first, { settled, learned });
   }
 
   /** The kinds that a row may be, the likeliest first, with the reason for that one; only those of an element where one is given. */
@@ -134,6 +138,21 @@ export class ListJudge {
     return softmax(scores);
   }
 
+  private together(
+    first: Shares,
+    { settled, learned }: { readonly settled: ReadonlySet<number>; readonly learned: Learned },
+  ): Shares {
+    const { rounds, orders, surroundings } = learned;
+    const keys = keysOfList(this.rows);
+    const agreed = rounds.reduce<Shares>(
+      (last, weights) => thinkAgain(keys, { first, last }, { weights, orders, settled }),
+      first,
+    );
+    return this.request.bare === true
+      ? agreed
+      : lookAround(keys, agreed, { surroundings, settled });
+  }
+
   /** The word that says most for a kind; without one what the list calls it, or what stands around it. */
   private reasonFor(at: number, k: number): Reason {
     const row = this.rows[at];
@@ -156,23 +175,6 @@ const voicesIn = (learned: Learned, features: readonly Feature[]): readonly Voic
     const says = learned.features.get(hashOf(key));
     return says === undefined ? [] : [{ says, value, word }];
   });
-
-const together = (
-  rows: readonly PlacedSaid[],
-  {
-    first,
-    settled,
-    learned,
-  }: { readonly first: Shares; readonly settled: ReadonlySet<number>; readonly learned: Learned },
-): Shares => {
-  const keys = keysOfList(rows);
-  const agreed = learned.rounds.reduce<Shares>(
-    (last, weights) =>
-      thinkAgain(keys, { first, last }, { weights, orders: learned.orders, settled }),
-    first,
-  );
-  return lookAround(keys, agreed, { surroundings: learned.surroundings, settled });
-};
 
 const tellingWord = (voices: readonly Voice[], k: number): string | null => {
   const points = new Map<string, number>();
