@@ -8,9 +8,9 @@ import {
   type PlacedSaid,
   type Shares,
 } from '../packages/core/src/matching/learned/voices';
+import { KIND_AT } from './train-rows';
 
 const K = KIND_CODES.length;
-export const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
 
 /** A list with what its rows were thought to be by weights that never saw it, and what they are. */
 export interface JointExample {
@@ -26,14 +26,19 @@ interface Weighed {
   readonly right: readonly number[];
 }
 
+/** How far shares are from any of the right kinds, for each kind. */
+export const pushToAny = (shares: Float64Array, right: readonly number[]): Float64Array => {
+  const sum = right.reduce((part, k) => part + (shares[k] ?? 0), 0) + 1e-300;
+  const push = Float64Array.from(shares);
+  for (const k of right) push[k] = (push[k] ?? 0) - (shares[k] ?? 0) / sum;
+  return push;
+};
+
 /** How the likelihood of the right kinds changes with each weight; any of the right kinds will do. */
 const slopeOf = (rows: readonly Weighed[], weights: Float64Array): Float64Array => {
   const slope = new Float64Array(JOINT_COUNT);
   for (const { found, right } of rows) {
-    const shares = softmax(scoresBy(found, weights));
-    const sum = right.reduce((part, k) => part + (shares[k] ?? 0), 0) + 1e-300;
-    const push = Float64Array.from(shares);
-    for (const k of right) push[k] = (push[k] ?? 0) - (shares[k] ?? 0) / sum;
+    const push = pushToAny(softmax(scoresBy(found, weights)), right);
     for (let place = 0; place < JOINT_COUNT; place += 1)
       for (let k = 0; k < K; k += 1)
         slope[place] =

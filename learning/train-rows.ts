@@ -4,8 +4,7 @@ import {
   type Feature,
   type RowSaid,
 } from '../packages/core/src/matching/learned/row-features';
-import { softmax } from '../packages/core/src/matching/learned/softmax';
-import { shuffled } from './shuffled';
+import { regress, type Sample } from './regression';
 
 /** A row whose kinds are known, the best first. */
 export interface Example {
@@ -18,9 +17,11 @@ export interface Example {
 export type Weights = ReadonlyMap<string, Float64Array>;
 
 const K = KIND_CODES.length;
-const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
+/** The place of each kind among all. */
+export const KIND_AT = new Map(KIND_CODES.map((kind, at) => [kind, at]));
 
-const SETTINGS = { epochs: 14, rate: 0.25, decay: 2e-4, best: 0.88, least: 2 } as const;
+const SETTINGS = { best: 0.88, least: 2 } as const;
+const REGRESSION = { epochs: 14, rate: 0.25, decay: 2e-4, squares: 1e-3, seed: 17 } as const;
 
 const known = new WeakMap<RowSaid, readonly Feature[]>();
 const read = featureReader();
@@ -61,46 +62,22 @@ const sharedKeys = (examples: readonly Example[]): readonly string[] => {
   return [...counts].flatMap(([key, count]) => (count >= SETTINGS.least ? [key] : [])).sort();
 };
 
-/** Multinomial logistic regression by AdaGrad, the same to the last bit at each run. */
+/** What rows say of their kinds by themselves. */
 export const trainRows = (examples: readonly Example[]): Weights => {
   const keys = sharedKeys(examples);
   const at = new Map(keys.map((key, index) => [key, index]));
-  const weights = new Float64Array(keys.length * K);
-  const squares = new Float64Array(keys.length * K).fill(1e-3);
-  const rows = examples.map(({ row, kinds, weight }) => {
+  const nothing = new Float64Array(K);
+  const samples = examples.map(({ row, kinds, weight }): Sample => {
     const own = featuresFor(row).filter(({ key }) => at.has(key));
+    const target = targetOf(kinds);
     return {
       places: Int32Array.from(own.map(({ key }) => at.get(key) ?? 0)),
       values: Float64Array.from(own.map(({ value }) => value)),
-      target: targetOf(kinds),
+      scores: nothing,
       weight,
+      push: (shares) => shares.map((share, k) => share - (target[k] ?? 0)),
     };
   });
-  const scores = new Float64Array(K);
-  const learn = ({ places, values, target, weight }: (typeof rows)[number]): void => {
-    scores.fill(0);
-    places.forEach((place, index) => {
-      const value = values[index] ?? 0;
-      for (let k = 0; k < K; k += 1)
-        scores[k] = (scores[k] ?? 0) + value * (weights[place * K + k] ?? 0);
-    });
-    const shares = softmax(scores);
-    places.forEach((place, index) => {
-      const value = (values[index] ?? 0) * weight;
-      for (let k = 0; k < K; k += 1) {
-        const cell = place * K + k;
-        const own = weights[cell] ?? 0;
-        const slope = value * ((shares[k] ?? 0) - (target[k] ?? 0)) + SETTINGS.decay * own;
-        const square = (squares[cell] ?? 0) + slope * slope;
-        squares[cell] = square;
-        weights[cell] = own - (SETTINGS.rate * slope) / Math.sqrt(square);
-      }
-    });
-  };
-  for (let epoch = 0; epoch < SETTINGS.epochs; epoch += 1)
-    for (const index of shuffled(rows.length, 17 + epoch)) {
-      const row = rows[index];
-      if (row !== undefined) learn(row);
-    }
-  return new Map(keys.map((key, index) => [key, weights.slice(index * K, (index + 1) * K)]));
+  const weights = regress(samples, keys.length, REGRESSION);
+  return new Map(keys.map((key, index) => [key, weights[index] ?? nothing]));
 };
