@@ -22,6 +22,19 @@ describe('the lines of a list by group', () => {
     expect(shown).toEqual(['wrong', 'question', 'new']);
   });
 
+  it('leaves what is doubtful where it was when something else makes it more certain', () => {
+    const plan = importOf(aChart(''), aList('Name\nQwertz\nAsdfgh\nYxcvbn'));
+    const named = (lines: ReturnType<typeof linesOf>): readonly string[] =>
+      lines.map((line) => (line.type === 'row' ? line.row.entry.name : ''));
+    const before = linesOf(plan, 'attention');
+    const turned = [...before].reverse();
+    expect(before.length).toBe(3);
+    expect(named(linesOf(plan, 'attention', undefined, turned))).toEqual(named(turned));
+    expect(named(linesOf(plan, 'attention', undefined, turned.slice(1)))).toEqual(
+      named([...turned.slice(1), ...turned.slice(0, 1)]),
+    );
+  });
+
   it('counts each group as it lists it', () => {
     const counts = countsOf(PLAN);
     for (const filter of ROW_FILTERS)

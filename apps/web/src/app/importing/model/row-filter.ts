@@ -43,12 +43,15 @@ export interface Decided {
 
 const NOTHING: Decided = { mended: new Set(), answered: new Set() };
 
+/** What is doubtful alone comes behind everything else, the least certain first. */
+const DOUBTED = 3;
+
 /** A row that was mended or answered keeps its place among the others of its sort, so that the next one is below it. */
 const urgency = (row: ImportRow, { mended, answered }: Decided): number => {
   const { line } = row.entry;
   if (row.status === 'wrong' || mended.has(line)) return 0;
   if (row.status === 'question' || answered.has(line)) return 1;
-  return isOnOddSide(row) ? 2 : 3 + (row.kind?.confidence ?? 1);
+  return isOnOddSide(row) ? 2 : DOUBTED + (row.kind?.confidence ?? 1);
 };
 
 const needsAttention = (row: ImportRow): boolean =>
@@ -79,20 +82,39 @@ const rowLine = (row: ImportRow): ShownLine => ({
   row,
 });
 
-/** The lines of a group: what needs attention comes with the most urgent first, all else as listed. */
+/** What is chosen for one row makes others more or less certain; those that were shown stay where they were all the same. */
+const inTheirPlaces = (
+  lines: readonly ShownLine[],
+  before: readonly ShownLine[],
+  doubted: (line: ShownLine) => boolean,
+): readonly ShownLine[] => {
+  const places = new Map(before.map(({ key }, at) => [key, at]));
+  const placeOf = ({ key }: ShownLine): number => places.get(key) ?? before.length;
+  const first = lines.filter((line) => !doubted(line));
+  const rest = lines.filter(doubted).sort((a, b) => placeOf(a) - placeOf(b));
+  return [...first, ...rest];
+};
+
+/**
+ * The lines of a group: what needs attention comes with the most urgent first, all else as listed. `before` is what was
+ * shown of the same list and group.
+ */
 export const linesOf = (
   { rows, missing }: ImportPlan,
   filter: RowFilter,
   decided: Decided = NOTHING,
+  before: readonly ShownLine[] = [],
 ): readonly ShownLine[] => {
   if (filter === 'missing')
     return missing.map((one) => ({ type: 'missing', key: one.account.id, missing: one }));
   const fitting = rows.filter((row) => fits(row, filter));
-  const sorted =
-    filter === 'attention'
-      ? [...fitting].sort((a, b) => urgency(a, decided) - urgency(b, decided))
-      : fitting;
-  return sorted.map(rowLine);
+  if (filter !== 'attention') return fitting.map(rowLine);
+  const sorted = [...fitting].sort((a, b) => urgency(a, decided) - urgency(b, decided));
+  return inTheirPlaces(
+    sorted.map(rowLine),
+    before,
+    (line) => line.type === 'row' && urgency(line.row, decided) >= DOUBTED,
+  );
 };
 
 /** How many lines each group has. */

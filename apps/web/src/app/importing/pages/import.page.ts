@@ -22,6 +22,7 @@ import {
   type Operation,
   type Refusal,
   type TreeSource,
+  type ImportPlan,
 } from '@iunctus/core';
 import { ProgressBar } from 'primeng/progressbar';
 import { ProposedChart, stepOf } from '../../workspace/model/proposed-chart';
@@ -61,12 +62,23 @@ import {
   isDoubtful,
   linesOf,
   ROW_FILTERS,
+  type Decided,
   type RowFilter,
+  type ShownLine,
 } from '../model/row-filter';
 import { counted } from '../../shared/words/counted';
 
 /** How long decisions must rest before the list is lined up anew, in milliseconds. */
 const REST = 80;
+
+/** What the lines that are shown come from. */
+interface ShownFrom {
+  readonly plan: ImportPlan | null;
+  readonly decided: Decided;
+  /** The list that was opened. */
+  readonly seen: unknown;
+  readonly filter: RowFilter;
+}
 
 const FILTER_WORDS: Readonly<Record<RowFilter, string>> = {
   attention: $localize`To look at`,
@@ -198,9 +210,19 @@ export class ImportPage {
       return lined && (untracked(this.counts)?.attention ?? 0) > 0 ? 'attention' : 'all';
     },
   });
-  protected readonly lines = computed(() => {
-    const plan = this.engine.plan();
-    return plan === null ? [] : linesOf(plan, this.filter(), this.draft.decided());
+  protected readonly lines = linkedSignal<ShownFrom, readonly ShownLine[]>({
+    source: () => ({
+      plan: this.engine.plan(),
+      decided: this.draft.decided(),
+      seen: this.draft.seen(),
+      filter: this.filter(),
+    }),
+    computation: ({ plan, decided, seen, filter }, previous) => {
+      if (plan === null) return [];
+      const before = previous?.source;
+      const same = before !== undefined && before.seen === seen && before.filter === filter;
+      return linesOf(plan, filter, decided, same ? previous?.value : []);
+    },
   });
   /** The line at the cursor; when it leaves the group, the one that takes its place. */
   protected readonly selected = linkedSignal<readonly { key: string }[], string | null>({
