@@ -35,6 +35,16 @@ describe('the lines of a list by group', () => {
     );
   });
 
+  it('leaves a line in its place when something was chosen for it, so that the cursor stays there', () => {
+    const plan = importOf(aChart(''), aList('Name\nQwertz\nAsdfgh\nYxcvbn'));
+    const before = linesOf(plan, 'attention');
+    const last = before.at(-1);
+    const line = last?.type === 'row' ? last.row.entry.line : 0;
+    const decided = { mended: new Set([line]), answered: new Set<number>() };
+    const keysOf = (lines: ReturnType<typeof linesOf>) => lines.map(({ key }) => key);
+    expect(keysOf(linesOf(plan, 'attention', decided, before))).toEqual(keysOf(before));
+  });
+
   it('counts each group as it lists it', () => {
     const counts = countsOf(PLAN);
     for (const filter of ROW_FILTERS)

@@ -82,17 +82,19 @@ const rowLine = (row: ImportRow): ShownLine => ({
   row,
 });
 
-/** What is chosen for one row makes others more or less certain; those that were shown stay where they were all the same. */
+/**
+ * What is chosen for one row makes others more or less certain; lines that were shown stay where they were all the same,
+ * so that the next one is below the cursor. What is new stands before them where it is urgent, else behind them.
+ */
 const inTheirPlaces = (
   lines: readonly ShownLine[],
   before: readonly ShownLine[],
-  doubted: (line: ShownLine) => boolean,
+  urgent: (line: ShownLine) => boolean,
 ): readonly ShownLine[] => {
   const places = new Map(before.map(({ key }, at) => [key, at]));
-  const placeOf = ({ key }: ShownLine): number => places.get(key) ?? before.length;
-  const first = lines.filter((line) => !doubted(line));
-  const rest = lines.filter(doubted).sort((a, b) => placeOf(a) - placeOf(b));
-  return [...first, ...rest];
+  const placeOf = (line: ShownLine): number =>
+    places.get(line.key) ?? (urgent(line) ? -1 : before.length);
+  return [...lines].sort((a, b) => placeOf(a) - placeOf(b));
 };
 
 /**
@@ -113,7 +115,7 @@ export const linesOf = (
   return inTheirPlaces(
     sorted.map(rowLine),
     before,
-    (line) => line.type === 'row' && urgency(line.row, decided) >= DOUBTED,
+    (line) => line.type === 'row' && urgency(line.row, decided) < DOUBTED,
   );
 };
 
