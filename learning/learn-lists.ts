@@ -5,7 +5,7 @@ import {
   type LearnedFile,
 } from '../packages/core/src/matching/learned/model';
 import { softmax } from '../packages/core/src/matching/learned/softmax';
-import type { Shares } from '../packages/core/src/matching/learned/voices';
+import type { Shares } from '../packages/core/src/matching/learned/parts';
 import { examplesOf, publishedRows, readList, startingRows, type ReadList } from './examples';
 import type { LabelledList } from './labelled-lists';
 import { packFeatures } from './pack-features';

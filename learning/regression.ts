@@ -21,6 +21,8 @@ export interface RegressionSettings {
   readonly decay: number;
   /** What the sums of squares begin with: the more, the smaller the first steps. */
   readonly squares: number;
+  /** The weights are the mean of those after so many last rounds: one round alone follows its last rows too closely. */
+  readonly kept: number;
   /** Where the order of the rows begins. */
   readonly seed: number;
 }
@@ -32,10 +34,11 @@ export interface RegressionSettings {
 export const regress = (
   samples: readonly Sample[],
   count: number,
-  { epochs, rate, decay, squares: first, seed }: RegressionSettings,
+  { epochs, rate, decay, squares: first, kept, seed }: RegressionSettings,
 ): readonly Float64Array[] => {
   const weights = new Float64Array(count * K);
   const squares = new Float64Array(count * K).fill(first);
+  const means = new Float64Array(count * K);
   const scores = new Float64Array(K);
   const learn = ({ places, values, scores: known, weight, push }: Sample): void => {
     scores.set(known);
@@ -57,10 +60,14 @@ export const regress = (
       }
     }
   };
-  for (let epoch = 0; epoch < epochs; epoch += 1)
+  for (let epoch = 0; epoch < epochs; epoch += 1) {
     for (const index of shuffled(samples.length, seed + epoch)) {
       const sample = samples[index];
       if (sample !== undefined) learn(sample);
     }
-  return Array.from({ length: count }, (_one, at) => weights.slice(at * K, (at + 1) * K));
+    if (epoch >= epochs - kept)
+      for (let cell = 0; cell < means.length; cell += 1)
+        means[cell] = (means[cell] ?? 0) + (weights[cell] ?? 0) / kept;
+  }
+  return Array.from({ length: count }, (_one, at) => means.slice(at * K, (at + 1) * K));
 };

@@ -1,12 +1,12 @@
 import { KIND_CODES, type KindCode } from '@iunctus/core';
 import { JOINT_COUNT, thinkAgain, weigh } from '../packages/core/src/matching/learned/joint';
 import { learnOrders, SECTION_AT, type Orders } from '../packages/core/src/matching/learned/orders';
+import type { Shares } from '../packages/core/src/matching/learned/parts';
 import { softmax } from '../packages/core/src/matching/learned/softmax';
 import {
   keysOfList,
   type ListKeys,
   type PlacedSaid,
-  type Shares,
 } from '../packages/core/src/matching/learned/voices';
 import { KIND_AT } from './train-rows';
 

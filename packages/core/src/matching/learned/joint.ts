@@ -1,34 +1,40 @@
 import { KIND_CODES, normalSideOfKind } from '../../kinds/kinds';
-import { ORDER_VOICES, orderVoice, SECTION_AT, SECTIONS, type Orders } from './orders';
-import { softmax } from './softmax';
+import { ORDER_VOICES, orderVoice, SECTIONS, type Orders } from './orders';
 import {
-  ELEMENT_PART,
+  addHeard,
   ELEMENTS_FROM,
-  othersBy,
   PARTS,
   partsOf,
-  rowAbove,
-  rowsAt,
-  rowsBeside,
-  SECTION_PART,
   SECTIONS_FROM,
-  type ListKeys,
+  type Parts,
   type Shares,
-  type Voice,
-} from './voices';
+} from './parts';
+import { softmax } from './softmax';
+import { othersSpeaking, said, speakerFor, type Loudness, type Speaker } from './speakers';
+import { rowAbove, rowsAt, rowsBeside, type ListKeys } from './voices';
 
 const K = KIND_CODES.length;
 const DEBIT = KIND_CODES.map((kind) => normalSideOfKind(kind) === 'debit');
 
 const NEAR: readonly (readonly number[])[] = [[-1], [1], [-2, -3], [2, 3], [-4, -5, -6, 4, 5, 6]];
 
-/** Everybody who may say something of a row, in a fixed order. */
-const voicesOf = ({ rows, children, byKey }: ListKeys, shares: Shares): readonly Voice[] => [
-  ...byKey.map((keys) => othersBy(shares, keys)),
-  rowAbove(shares, rows),
-  rowsAt(shares, (at) => children[at] ?? []),
-  ...NEAR.map((steps) => rowsBeside(shares, steps)),
-];
+/** Everybody who may say something of a row, in a fixed order; whoever is not heard at all is left out. */
+const speakersOf = (
+  { rows, children, byKey }: ListKeys,
+  parts: Parts,
+  loudnessOf: (voice: number) => Loudness,
+): readonly Speaker[] =>
+  [
+    ...byKey.map((keys) => (loud: Loudness) => othersSpeaking(parts, keys, loud)),
+    ...[
+      rowAbove(parts, rows),
+      rowsAt(parts, (at) => children[at] ?? []),
+      ...NEAR.map((steps) => rowsBeside(parts, steps)),
+    ].map((voice) => (loud: Loudness) => speakerFor(voice, loud)),
+  ].flatMap((speaking, voice) => {
+    const loudness = loudnessOf(voice);
+    return loudness.every((one) => one === 0) ? [] : [speaking(loudness)];
+  });
 
 const VOICES = 6 + 2 + NEAR.length;
 /** What a voice says is heard three times: of the kind, of its section, of its element. */
@@ -39,45 +45,47 @@ const BALANCE_AT = ORDERS_FROM + ORDER_VOICES;
 /** How many things are weighed against one another. */
 export const JOINT_COUNT = BALANCE_AT + 1;
 
-/** A share below this is doubt, not knowledge; of a row itself much less is. */
-const LEAST = 0.004;
+/** Of a row itself much less than what others say is knowledge. */
 const LEAST_OWN = 1e-5;
-/** A part so small of the least share, which most are, needs no logarithm. */
-const NOTHING = 0.01;
-
-/** How much more than nothing a share says. What all kinds have in common says nothing, and is left out. */
-const said = (share: number, least: number): number =>
-  share < NOTHING * least ? 0 : Math.log(1 + share / least);
 
 /** Adds what a row says of itself. */
 const addOwn = (scores: Float64Array, shares: Float64Array | undefined, weight: number): void => {
+  if (weight === 0) return;
   for (let k = 0; k < K; k += 1)
     scores[k] = (scores[k] ?? 0) + weight * said(shares?.[k] ?? 0, LEAST_OWN);
 };
 
-/** Adds what others say, of the kind itself, of its section and of its element; `parts` is changed. */
-const addMean = (
-  scores: Float64Array,
-  parts: Float64Array,
-  weights: readonly [kind: number, section: number, element: number],
-): void => {
-  const [kind, section, element] = weights;
-  for (let part = 0; part < PARTS; part += 1) {
-    const weight = part < SECTIONS_FROM ? kind : part < ELEMENTS_FROM ? section : element;
-    parts[part] = weight * said(parts[part] ?? 0, LEAST);
-  }
-  for (let k = 0; k < K; k += 1)
-    scores[k] =
-      (scores[k] ?? 0) +
-      (parts[k] ?? 0) +
-      (parts[SECTION_PART[k] ?? 0] ?? 0) +
-      (parts[ELEMENT_PART[k] ?? 0] ?? 0);
+/** The shares of the sections of each row, one row after the other. */
+const sectionsOf = ({ count, from, part, share }: Parts): Float64Array => {
+  const sections = new Float64Array(count * SECTIONS.length);
+  for (let at = 0; at < count; at += 1)
+    for (let place = from[at] ?? 0; place < (from[at + 1] ?? 0); place += 1) {
+      const own = part[place] ?? 0;
+      if (own >= SECTIONS_FROM && own < ELEMENTS_FROM)
+        sections[at * SECTIONS.length + own - SECTIONS_FROM] = share[place] ?? 0;
+    }
+  return sections;
 };
 
-/** Adds what speaks for the section of a kind. */
-const addSections = (scores: Float64Array, bySection: Float64Array, weight: number): void => {
-  for (let k = 0; k < K; k += 1)
-    scores[k] = (scores[k] ?? 0) + weight * (bySection[SECTION_AT[k] ?? 0] ?? 0);
+/** What the order of the list says of each row, near and far, before and after it. */
+const orderSpeakers = (
+  parts: Parts,
+  orders: Orders,
+  weightOf: (voice: number) => number,
+): readonly Speaker[] => {
+  const order = orderVoice(sectionsOf(parts), orders);
+  const bySection = new Float64Array(SECTIONS.length);
+  return Array.from({ length: ORDER_VOICES }, (_one, voice) => voice).flatMap((voice) => {
+    const weight = weightOf(voice);
+    const speak: Speaker = (at, heard) => {
+      if (!order(at, voice, bySection)) return;
+      for (let section = 0; section < SECTIONS.length; section += 1) {
+        const part = SECTIONS_FROM + section;
+        heard[part] = (heard[part] ?? 0) + weight * (bySection[section] ?? 0);
+      }
+    };
+    return weight === 0 ? [] : [speak];
+  });
 };
 
 /** What was thought of the rows by their own words, and last. */
@@ -105,30 +113,23 @@ export const weigh = (
   { first, last }: Thought,
   { weights, orders, settled, visit }: Weighing,
 ): void => {
-  const parts = last.map(partsOf);
-  const voices = voicesOf(keys, parts);
-  const order = orderVoice(
-    parts.map((own) => own.subarray(SECTIONS_FROM, ELEMENTS_FROM)),
-    orders,
-  );
-  const scores = new Float64Array(K);
-  const mean = new Float64Array(PARTS);
-  const bySection = new Float64Array(SECTIONS.length);
   const weight = (place: number): number => weights[place] ?? 0;
+  const parts = partsOf(last);
+  const speakers = speakersOf(keys, parts, (voice) => {
+    const place = 2 + voice * HEARD;
+    return [weight(place), weight(place + 1), weight(place + 2)];
+  });
+  const ordered = orderSpeakers(parts, orders, (index) => weight(ORDERS_FROM + index));
+  const [scores, heard] = [new Float64Array(K), new Float64Array(PARTS)];
   keys.rows.forEach(({ said: { balance } }, at) => {
     if (settled?.has(at) === true) return;
     scores.fill(0);
     addOwn(scores, first[at], weight(0));
     addOwn(scores, last[at], weight(1));
-    voices.forEach((voice, index) => {
-      const place = 2 + index * HEARD;
-      const own = [weight(place), weight(place + 1), weight(place + 2)] as const;
-      if (own.some((one) => one !== 0) && voice(at, mean)) addMean(scores, mean, own);
-    });
-    for (let index = 0; index < ORDER_VOICES; index += 1) {
-      const own = weight(ORDERS_FROM + index);
-      if (own !== 0 && order(at, index, bySection)) addSections(scores, bySection, own);
-    }
+    heard.fill(0);
+    for (const speak of speakers) speak(at, heard);
+    for (const speak of ordered) speak(at, heard);
+    addHeard(scores, heard);
     if (balance !== 0)
       for (let k = 0; k < K; k += 1)
         if (DEBIT[k] === balance > 0) scores[k] = (scores[k] ?? 0) + weight(BALANCE_AT);

@@ -57,6 +57,20 @@ describe('a list judged as a whole', () => {
     expect(best([said('Zzyzx')], 0)?.confidence).toBeLessThan(0.6);
   });
 
+  it('is never sure of a name that says nothing, however clear all around it is', () => {
+    const rows = ['Rent', 'Insurance', 'Office rates', 'Zzyzx', 'Advertising', 'Telephone'].map(
+      (name, place) => said(name, { number: String(6010 + place) }),
+    );
+    const guess = best(rows, 3);
+    expect(guess).toMatchObject({ kind: 'operatingExpense', reason: { type: 'around' } });
+    expect(guess?.confidence).toBeLessThanOrEqual(0.9);
+  });
+
+  it('knows wear and tear, and where money lies', () => {
+    expect(best([said('Wear and tear - van')], 0)?.kind).toBe('depreciation');
+    expect(best([said('Building society')], 0)?.kind).toBe('bank');
+  });
+
   it('gives three candidates, only of the element where one is given', () => {
     const guesses = judge([said('Insurance')]).guesses(0, 'asset');
     expect(guesses.map(({ kind }) => elementOf(kind))).toEqual(['asset', 'asset', 'asset']);

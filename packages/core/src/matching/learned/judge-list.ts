@@ -4,11 +4,12 @@ import type { Guess, Reason } from '../infer-kind';
 import { plainKind } from '../plain-names';
 import { LINKS, wordsOf } from '../words';
 import { thinkAgain } from './joint';
-import { hashOf, readLearned, type Learned, type Says } from './model';
+import { addSays, hashOf, readLearned, type Learned, type Says } from './model';
 import { featureReader, type Feature } from './row-features';
 import { softmax } from './softmax';
 import { lookAround } from './surroundings';
-import { keysOfList, type PlacedSaid, type Shares } from './voices';
+import type { Shares } from './parts';
+import { keysOfList, type PlacedSaid } from './voices';
 import { LEARNED } from './weights';
 
 const K = KIND_CODES.length;
@@ -45,6 +46,9 @@ const TELLING = 0.6;
 /** Shorter words than this are no reason that anybody would give. */
 const SPOKEN = 3;
 
+/** Where neither the name nor the list's own type speaks for a kind, what stands around leaves it in doubt. */
+const UNSPOKEN = 0.9;
+
 /** What is settled speaks for its neighbours no louder than what is as good as sure. */
 const SETTLED = 0.9;
 
@@ -71,7 +75,7 @@ interface Voice {
 export class ListJudge {
   private readonly shares: Shares;
   /** What speaks for each row; nothing for those that are settled. */
-  private readonly voices: readonly (readonly Voice[])[];
+  private readonly voices: readonly (readonly (readonly Voice[])[])[];
   private readonly unheard: readonly number[];
 
   constructor(
@@ -81,9 +85,13 @@ export class ListJudge {
     const learned = request.learned ?? shipped();
     this.unheard = KIND_CODES.map((kind) => (learned.kinds.has(kind) ? 0 : UNHEARD));
     const settled = new Set(request.settled.keys());
-    const features = featureReader();
+    const [features, voices] = [featureReader(), voiceReader(learned)];
     this.voices = rows.map(({ said }, at) =>
-      settled.has(at) ? [] : voicesIn(learned, features(said)),
+      settled.has(at)
+        ? []
+        : features(said)
+            .map(voices)
+            .filter(({ length }) => length > 0),
     );
     const first = rows.map((_row, at) => this.alone(at));
     this.shares = settled.size === rows.length ? first : this.together(first, { settled, learned });
@@ -92,20 +100,17 @@ export class ListJudge {
   /** The kinds that a row may be, the likeliest first, with the reason for that one; only those of an element where one is given. */
   guesses(at: number, element: Element | null): readonly Guess[] {
     const shares = this.shares[at] ?? new Float64Array(K);
-    let sum = 0;
-    const best: number[] = [];
-    for (let k = 0; k < K; k += 1) {
-      if (element !== null && ELEMENT_OF[k] !== element) continue;
-      sum += shares[k] ?? 0;
-      const place = best.findIndex((other) => (shares[other] ?? 0) < (shares[k] ?? 0));
-      best.splice(place < 0 ? best.length : place, 0, k);
-      best.length = Math.min(best.length, OFFERED);
-    }
-    const guesses = best.map((k, place): Guess => ({
-      kind: plainKind(KIND_CODES[k] ?? KIND_CODES[0], this.rows[at]?.said.name ?? ''),
-      confidence: (shares[k] ?? 0) / (sum || 1),
-      reason: place === 0 ? this.reasonFor(at, k) : { type: 'none' },
-    }));
+    const { best, sum } = likeliest(shares, element);
+    const guesses = best.map((k, place): Guess => {
+      const reason: Reason = place === 0 ? this.reasonFor(at, k) : { type: 'none' };
+      const share = (shares[k] ?? 0) / (sum || 1);
+      const spoken = reason.type !== 'around' && reason.type !== 'parent';
+      return {
+        kind: plainKind(KIND_CODES[k] ?? KIND_CODES[0], this.rows[at]?.said.name ?? ''),
+        confidence: spoken ? share : Math.min(share, UNSPOKEN),
+        reason,
+      };
+    });
     return guesses.filter(
       ({ kind }, place) => guesses.findIndex((other) => other.kind === kind) === place,
     );
@@ -125,11 +130,8 @@ export class ListJudge {
     const settled = this.request.settled.get(at);
     if (settled !== undefined) return settledAs(settled);
     const scores = Float64Array.from(this.unheard);
-    for (const { says, value } of this.voices[at] ?? [])
-      for (let index = 0; index < says.kinds.length; index += 1) {
-        const k = says.kinds[index] ?? 0;
-        scores[k] = (scores[k] ?? 0) + value * (says.weights[index] ?? 0);
-      }
+    for (const group of this.voices[at] ?? [])
+      for (const { says, value } of group) addSays(scores, says, value);
     const number = this.rows[at]?.said.number ?? null;
     for (const kind of (number === null ? null : this.request.ranged?.(number)) ?? []) {
       const k = KIND_AT.get(kind) ?? 0;
@@ -163,6 +165,27 @@ export class ListJudge {
   }
 }
 
+/** The places of the likeliest kinds, and what all of the element have in common; of all kinds where none is given. */
+const likeliest = (
+  shares: Float64Array,
+  element: Element | null,
+): { readonly best: readonly number[]; readonly sum: number } => {
+  let sum = 0;
+  const best: number[] = [];
+  for (let k = 0; k < K; k += 1) {
+    if (element !== null && ELEMENT_OF[k] !== element) continue;
+    const share = shares[k] ?? 0;
+    sum += share;
+    if (best.length === OFFERED && share <= (shares[best[OFFERED - 1] ?? 0] ?? 0)) continue;
+    if (best.length < OFFERED) best.push(k);
+    let place = best.length - 1;
+    for (; place > 0 && (shares[best[place - 1] ?? 0] ?? 0) < share; place -= 1)
+      best[place] = best[place - 1] ?? 0;
+    best[place] = k;
+  }
+  return { best, sum };
+};
+
 /** A word as the name has it: “van” where rules know it as a vehicle. */
 const asWritten = (name: string, word: string): string =>
   name
@@ -170,22 +193,31 @@ const asWritten = (name: string, word: string): string =>
     .split(/[^\p{L}\p{N}]+/u)
     .find((one) => wordsOf(one)[0] === word) ?? word;
 
-const voicesIn = (learned: Learned, features: readonly Feature[]): readonly Voice[] =>
-  features.flatMap(({ key, value, word }) => {
-    const says = learned.features.get(hashOf(key));
-    return says === undefined ? [] : [{ says, value, word }];
-  });
+/** Gives what was learned of a group of features, looked up once. */
+const voiceReader = ({ features }: Learned): ((group: readonly Feature[]) => readonly Voice[]) => {
+  const known = new Map<readonly Feature[], readonly Voice[]>();
+  return (group) => {
+    const found = known.get(group);
+    if (found !== undefined) return found;
+    const voices = group.flatMap(({ key, value, word }) => {
+      const says = features.get(hashOf(key));
+      return says === undefined ? [] : [{ says, value, word }];
+    });
+    known.set(group, voices);
+    return voices;
+  };
+};
 
-const tellingWord = (voices: readonly Voice[], k: number): string | null => {
+const tellingWord = (groups: readonly (readonly Voice[])[], k: number): string | null => {
   const points = new Map<string, number>();
   let [best, most] = [null as string | null, TELLING];
-  for (const { says, value, word } of voices) {
-    if (word === null || word.length < SPOKEN || LINKS.has(word)) continue;
-    const index = says.kinds.indexOf(k);
-    const own = index < 0 ? 0 : (says.weights[index] ?? 0);
-    const sum = (points.get(word) ?? 0) + value * (own - says.mean);
-    points.set(word, sum);
-  }
+  for (const group of groups)
+    for (const { says, value, word } of group) {
+      if (word === null || word.length < SPOKEN || LINKS.has(word)) continue;
+      const index = says.kinds.indexOf(k);
+      const own = index < 0 ? 0 : (says.weights[index] ?? 0);
+      points.set(word, (points.get(word) ?? 0) + value * (own - says.mean));
+    }
   for (const [word, sum] of points) if (sum >= most) [best, most] = [word, sum];
   return best;
 };

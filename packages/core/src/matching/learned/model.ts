@@ -10,6 +10,14 @@ export interface Says {
   readonly mean: number;
 }
 
+/** Adds to the scores of all kinds what something says for some, so many times. */
+export const addSays = (scores: Float64Array, { kinds, weights }: Says, times: number): void => {
+  for (let index = 0; index < kinds.length; index += 1) {
+    const k = kinds[index] ?? 0;
+    scores[k] = (scores[k] ?? 0) + times * (weights[index] ?? 0);
+  }
+};
+
 /** What was learned from labelled lists. */
 export interface Learned {
   /** The kinds of which something was learned; those that were added since are not among them. */

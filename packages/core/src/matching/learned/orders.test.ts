@@ -12,6 +12,10 @@ const known = (kind: KindCode): Float64Array => {
 };
 const UNKNOWN = new Float64Array(SECTIONS.length).fill(1 / SECTIONS.length);
 
+/** The shares of one row after the other. */
+const rowsOf = (...rows: readonly Float64Array[]): Float64Array =>
+  Float64Array.from(rows.flatMap((row) => [...row]));
+
 const STATEMENT_ORDER = listOf(
   'services', 'services', 'costOfSales', 'costOfSales', 'operatingExpense', 'operatingExpense', 'incomeTax',
 ); // prettier-ignore
@@ -40,16 +44,16 @@ describe('the order in which sections follow one another', () => {
   });
 
   it('speaks for cost of sales where a row follows sales, and for sales where it stands before cost of sales', () => {
-    const after = orderVoice([known('services'), UNKNOWN], orders);
+    const after = orderVoice(rowsOf(known('services'), UNKNOWN), orders);
     expect(after(1, BEFORE, said)).toBe(true);
     expect(saysOf('costOfSales')).toBeGreaterThan(saysOf('incomeTax'));
-    const before = orderVoice([UNKNOWN, known('costOfSales')], orders);
+    const before = orderVoice(rowsOf(UNKNOWN, known('costOfSales')), orders);
     expect(before(0, AFTER, said)).toBe(true);
     expect(saysOf('services')).toBeGreaterThan(saysOf('incomeTax'));
   });
 
   it('has nothing to say at the ends of a list', () => {
-    const voice = orderVoice([known('services'), known('costOfSales')], orders);
+    const voice = orderVoice(rowsOf(known('services'), known('costOfSales')), orders);
     expect(voice(0, BEFORE, said)).toBe(false);
     expect(voice(1, AFTER, said)).toBe(false);
   });

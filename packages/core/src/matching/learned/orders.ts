@@ -49,13 +49,11 @@ export const learnOrders = (lists: readonly (readonly (number | null)[])[]): Ord
     });
   });
 
-/** Shares of sections, of one row after the other, each the sum of itself and all before. */
-const summedUp = (shares: readonly Float64Array[]): readonly Float64Array[] => {
-  const sums = [new Float64Array(S)];
-  for (const own of shares) {
-    const last = sums.at(-1);
-    sums.push(own.map((share, section) => share + (last?.[section] ?? 0)));
-  }
+/** For each row, and behind the last, the sum of the shares of all rows before. */
+const summedUp = (shares: Float64Array): Float64Array => {
+  const sums = new Float64Array(shares.length + S);
+  for (let cell = 0; cell < shares.length; cell += 1)
+    sums[cell + S] = (sums[cell] ?? 0) + (shares[cell] ?? 0);
   return sums;
 };
 
@@ -65,20 +63,21 @@ const NOTHING = 1e-3;
 /** Puts into `said` what stands before or after a row says for each section; false where nothing stands there. */
 export type OrderVoice = (at: number, voice: number, said: Float64Array) => boolean;
 
-/** What the order of a list says of its rows, by the shares of their sections. */
-export const orderVoice = (shares: readonly Float64Array[], orders: Orders): OrderVoice => {
+/** What the order of a list says of its rows, by the shares of their sections, those of one row after the other. */
+export const orderVoice = (shares: Float64Array, orders: Orders): OrderVoice => {
   const sums = summedUp(shares);
+  const count = shares.length / S;
   return (at, voice, said) => {
     const reach = voice >> 1;
     const before = voice % 2 === 0;
     const [first = 1, last = 1] = REACHES[reach] ?? [];
     const table = orders[reach] ?? [];
-    const from = before ? Math.max(0, at - last) : Math.min(shares.length, at + first);
-    const to = before ? Math.max(0, at - first + 1) : Math.min(shares.length, at + last + 1);
+    const from = before ? Math.max(0, at - last) : Math.min(count, at + first);
+    const to = before ? Math.max(0, at - first + 1) : Math.min(count, at + last + 1);
     if (to <= from) return false;
     said.fill(NOTHING);
     for (let other = 0; other < S; other += 1) {
-      const share = ((sums[to]?.[other] ?? 0) - (sums[from]?.[other] ?? 0)) / (to - from);
+      const share = ((sums[to * S + other] ?? 0) - (sums[from * S + other] ?? 0)) / (to - from);
       if (share < NOTHING) continue;
       for (let own = 0; own < S; own += 1) {
         const cell = before ? other * S + own : own * S + other;

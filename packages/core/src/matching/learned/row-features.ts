@@ -39,11 +39,16 @@ const runsOf = (token: string): readonly string[] => {
   return runs;
 };
 
-const nameFeatures = (name: string): readonly Feature[] => {
+/** The digits of a number that stands in a name are no part of any word. */
+const isWord = (token: string): boolean => !/^\d+$/.test(token);
+
+const tokenFeatures = (token: string): readonly Feature[] =>
+  runsOf(token).map((run) => ({ key: `c ${run}`, value: 0.3, word: token }));
+
+const wordFeatures = (name: string): readonly Feature[] => {
   const words = wordsOf(name);
   const found: Feature[] = [];
-  const add = (key: string, word: string | null, value = 1): void =>
-    void found.push({ key, value, word });
+  const add = (key: string, word: string | null): void => void found.push({ key, value: 1, word });
   words.forEach((word, at) => {
     add(`w ${word}`, word);
     const next = words[at + 1];
@@ -53,8 +58,6 @@ const nameFeatures = (name: string): readonly Feature[] => {
     add(`f ${words[0] ?? ''}`, words[0] ?? null);
     add(`l ${words.at(-1) ?? ''}`, words.at(-1) ?? null);
   }
-  for (const token of new Set(tokensOf(name)))
-    for (const run of runsOf(token)) add(`c ${run}`, token, 0.4);
   return found;
 };
 
@@ -81,16 +84,16 @@ const typeFeatures = (type: string): readonly Feature[] => {
   ];
 };
 
-const numberFeatures = (number: string | null): readonly Feature[] => {
+/** How long a number is and how it begins: “6 12”; empty where it says nothing. */
+const digitsOf = (number: string | null): string => {
   const digits = /^\d+/.exec(number ?? '')?.[0] ?? '';
-  if (digits.length < 3) return [];
-  const length = Math.min(digits.length, 6);
-  return [1, 2].map((count) => ({
-    key: `n ${length} ${digits.slice(0, count)}`,
-    value: 0.5,
-    word: null,
-  }));
+  return digits.length < 3 ? '' : `${Math.min(digits.length, 6)} ${digits.slice(0, 2)}`;
 };
+
+const numberFeatures = (digits: string): readonly Feature[] =>
+  digits === ''
+    ? []
+    : [digits.slice(0, -1), digits].map((own) => ({ key: `n ${own}`, value: 0.5, word: null }));
 
 const sideOf = (balance: number): string => {
   if (balance === 0) return 'none';
@@ -115,20 +118,31 @@ const remembering = <T>(work: (text: string) => T): ((text: string) => T) => {
   };
 };
 
-/** Gives everything that holds of a row and may say something of its kind; made anew for each list. */
-export const featureReader = (): ((row: RowSaid) => readonly Feature[]) => {
+const ALWAYS: readonly Feature[] = [{ key: 'always', value: 1, word: null }];
+const LEADS: readonly Feature[] = [{ key: 'leads', value: 1, word: null }];
+
+/**
+ * Gives everything that holds of a row and may say something of its kind, in groups: what the same text says is the same
+ * group for all rows of the list. Made anew for each list.
+ */
+export const featureReader = (): ((row: RowSaid) => readonly (readonly Feature[])[]) => {
+  const own = remembering((name) => [...wordFeatures(name), ...guessFeatures(name)]);
+  const token = remembering(tokenFeatures);
   const nearest = remembering((name) => aboveFeatures(name, 0));
   const next = remembering((name) => aboveFeatures(name, 1));
   const typed = remembering(typeFeatures);
-  return (row) => [
-    { key: 'always', value: 1, word: null },
-    ...nameFeatures(row.name),
-    ...guessFeatures(row.name),
-    ...(row.above[0] === undefined ? [] : nearest(row.above[0])),
-    ...(row.above[1] === undefined ? [] : next(row.above[1])),
-    ...typed(row.type),
-    ...numberFeatures(row.number),
-    { key: `s ${sideOf(row.balance)}`, value: 1, word: null },
-    ...(row.leads ? [{ key: 'leads', value: 1, word: null }] : []),
+  const numbered = remembering(numberFeatures);
+  const sided = remembering((side): readonly Feature[] => [
+    { key: `s ${side}`, value: 1, word: null },
+  ]);
+  return ({ name, above, type, number, balance, leads }) => [
+    ALWAYS,
+    own(name),
+    ...[...new Set(tokensOf(name))].filter(isWord).map(token),
+    ...above.slice(0, 2).map((one, at) => (at === 0 ? nearest(one) : next(one))),
+    typed(type),
+    numbered(digitsOf(number)),
+    sided(sideOf(balance)),
+    ...(leads ? [LEADS] : []),
   ];
 };

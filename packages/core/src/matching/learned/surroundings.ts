@@ -1,19 +1,9 @@
 import { KIND_CODES } from '../../kinds/kinds';
-import { hashOf, type Says } from './model';
+import { addSays, hashOf, type Says } from './model';
 import { SECTIONS } from './orders';
+import { ELEMENTS_FROM, PartSum, partsOf, SECTIONS_FROM, type Parts, type Shares } from './parts';
 import { softmax } from './softmax';
-import {
-  ELEMENTS_FROM,
-  othersBy,
-  PARTS,
-  partsOf,
-  rowAbove,
-  rowsBeside,
-  SECTIONS_FROM,
-  type ListKeys,
-  type Shares,
-  type Voice,
-} from './voices';
+import { othersBy, rowAbove, rowsBeside, type ListKeys, type Voice } from './voices';
 
 const K = KIND_CODES.length;
 const PART_NAMES = [...KIND_CODES, ...SECTIONS.map((section) => `in ${section}`)];
@@ -23,7 +13,7 @@ interface View {
   readonly name: string;
   readonly from: number;
   readonly to: number;
-  voice(keys: ListKeys, parts: Shares): Voice;
+  voice(keys: ListKeys, parts: Parts): Voice;
 }
 
 const KINDS_SEEN = { from: 0, to: SECTIONS_FROM };
@@ -79,35 +69,39 @@ export interface Surroundings {
 
 /** What stands around the rows of a list, by what they were thought to be last. */
 export const surroundingsOf = (keys: ListKeys, shares: Shares): Surroundings => {
-  const parts = shares.map(partsOf);
+  const parts = partsOf(shares);
   const voices = VIEWS.map(({ voice }) => voice(keys, parts));
-  const sums = new Float64Array(PARTS);
-  for (const own of parts)
-    for (let part = 0; part < PARTS; part += 1) sums[part] = (sums[part] ?? 0) + (own[part] ?? 0);
+  const all = new PartSum();
+  for (let at = 0; at < parts.count; at += 1) all.addRow(parts, at, 1);
+  const sums = all.share;
   const everywhere = new Float64Array(SURROUNDINGS.length);
   everywhere[ALWAYS_AT] = 1;
   SECTIONS.forEach((_section, place) => {
     everywhere[LIST_FROM + place] = (sums[SECTIONS_FROM + place] ?? 0) / Math.max(1, shares.length);
   });
   for (let k = 0; k < K; k += 1) everywhere[MANY_FROM + k] = manySays(sums[k] ?? 0);
-  const mean = new Float64Array(PARTS);
+  const mean = new PartSum();
   return {
     everywhere,
     look: (at, visit) => {
       let before = 0;
       VIEWS.forEach(({ from, to }, index) => {
-        if (voices[index]?.(at, mean) === true)
-          for (let part = from; part < to; part += 1)
-            if ((mean[part] ?? 0) >= LEAST) visit(before + part - from, mean[part] ?? 0);
+        mean.clear();
+        voices[index]?.(at, mean);
+        for (let place = 0; place < mean.count; place += 1) {
+          const part = mean.touched[place] ?? 0;
+          const share = mean.share[part] ?? 0;
+          if (part >= from && part < to && share >= LEAST) visit(before + part - from, share);
+        }
         before += to - from;
       });
       const own = shares[at];
       // The row itself is none of the others of its kind.
       for (let k = 0; k < K; k += 1) {
         const share = own?.[k] ?? 0;
-        const all = sums[k] ?? 0;
-        if (share >= LEAST)
-          visit(MANY_FROM + k, manySays(Math.max(0, all - share)) - manySays(all));
+        if (share < LEAST) continue;
+        const many = sums[k] ?? 0;
+        visit(MANY_FROM + k, manySays(Math.max(0, many - share)) - manySays(many));
       }
     },
   };
@@ -136,11 +130,7 @@ export const lookAround = (
   const scores = new Float64Array(K);
   const hear = (place: number, value: number): void => {
     const one = says[place];
-    if (one === undefined) return;
-    for (let index = 0; index < one.kinds.length; index += 1) {
-      const k = one.kinds[index] ?? 0;
-      scores[k] = (scores[k] ?? 0) + value * (one.weights[index] ?? 0);
-    }
+    if (one !== undefined) addSays(scores, one, value);
   };
   everywhere.forEach((value, place) => hear(place, value));
   const alike = scores.slice();

@@ -1,18 +1,8 @@
 import { childrenByPlace } from '../../collections/children-by-place';
-import { ELEMENTS } from '../../kinds/element';
-import { elementOf, KIND_CODES } from '../../kinds/kinds';
 import { nameKey } from '../../text/name-key';
 import { wordsOf } from '../words';
-import { SECTION_AT, SECTIONS } from './orders';
+import { PARTS, PartSum, type Parts } from './parts';
 import type { RowSaid } from './row-features';
-
-const K = KIND_CODES.length;
-const ELEMENT_AT = KIND_CODES.map((kind) => ELEMENTS.indexOf(elementOf(kind)));
-/** Shares of kinds, then of the sections to which they lead, then of elements. */
-export const [SECTIONS_FROM, ELEMENTS_FROM] = [K, K + SECTIONS.length];
-export const PARTS = ELEMENTS_FROM + ELEMENTS.length;
-export const SECTION_PART = SECTION_AT.map((place) => SECTIONS_FROM + place);
-export const ELEMENT_PART = ELEMENT_AT.map((place) => ELEMENTS_FROM + place);
 
 /** A row of a list among the others. */
 export interface PlacedSaid {
@@ -21,78 +11,89 @@ export interface PlacedSaid {
   readonly parent: number | null;
 }
 
-/** What the rows of a list are thought to be: for each row a share for each kind. */
-export type Shares = readonly Float64Array[];
+/** Puts into `sum`, which is empty, what others say of a row, a share for each part; false where nobody says anything. */
+export type Voice = (at: number, sum: PartSum) => boolean;
 
-/** The shares of the kinds, sections and elements of each row. */
-export const partsOf = (shares: Float64Array): Float64Array => {
-  const parts = new Float64Array(PARTS);
-  for (let k = 0; k < K; k += 1) {
-    const share = shares[k] ?? 0;
-    parts[k] = share;
-    for (const part of [SECTION_PART[k] ?? 0, ELEMENT_PART[k] ?? 0])
-      parts[part] = (parts[part] ?? 0) + share;
+/** What the rows that share a key are thought to be, added up. */
+export interface Group {
+  readonly sum: PartSum;
+  readonly count: number;
+}
+
+/** The group of each row; `null` for one that has nobody beside it. */
+export const groupsBy = (
+  parts: Parts,
+  keys: readonly (string | null)[],
+): readonly (Group | null)[] => {
+  const members = new Map<string, number[]>();
+  keys.forEach((key, at) => {
+    if (key === null) return;
+    const own = members.get(key);
+    if (own === undefined) members.set(key, [at]);
+    else own.push(at);
+  });
+  const groups: (Group | null)[] = keys.map(() => null);
+  for (const places of members.values()) {
+    if (places.length < 2) continue;
+    const group = { sum: new PartSum(), count: places.length };
+    for (const at of places) {
+      group.sum.addRow(parts, at, 1);
+      groups[at] = group;
+    }
   }
-  return parts;
-};
-
-/** Puts into `mean` what others say of a row, a share for each part; false where nobody says anything. */
-export type Voice = (at: number, mean: Float64Array) => boolean;
-
-const addTo = (sum: Float64Array, more: Float64Array | undefined, times = 1): void => {
-  if (more === undefined) return;
-  for (let part = 0; part < PARTS; part += 1)
-    sum[part] = (sum[part] ?? 0) + times * (more[part] ?? 0);
+  return groups;
 };
 
 /** The rows that share a key, but for the row itself. */
-export const othersBy = (shares: Shares, keys: readonly (string | null)[]): Voice => {
-  const groups = new Map<string, { readonly sum: Float64Array; count: number }>();
-  keys.forEach((key, at) => {
-    if (key === null) return;
-    const group = groups.get(key) ?? { sum: new Float64Array(PARTS), count: 0 };
-    addTo(group.sum, shares[at]);
-    group.count += 1;
-    groups.set(key, group);
-  });
-  return (at, mean) => {
-    const group = groups.get(keys[at] ?? '');
-    if (group === undefined || group.count < 2) return false;
-    const own = shares[at];
-    for (let part = 0; part < PARTS; part += 1)
-      mean[part] = Math.max(0, (group.sum[part] ?? 0) - (own?.[part] ?? 0)) / (group.count - 1);
+export const othersBy = (parts: Parts, keys: readonly (string | null)[]): Voice => {
+  const groups = groupsBy(parts, keys);
+  const own = new Float64Array(PARTS);
+  const setOwn = (at: number, times: number): void => {
+    const end = parts.from[at + 1] ?? 0;
+    for (let place = parts.from[at] ?? 0; place < end; place += 1)
+      own[parts.part[place] ?? 0] = times * (parts.share[place] ?? 0);
+  };
+  return (at, sum) => {
+    const group = groups[at] ?? null;
+    if (group === null) return false;
+    setOwn(at, 1);
+    for (let index = 0; index < group.sum.count; index += 1) {
+      const part = group.sum.touched[index] ?? 0;
+      const others = (group.sum.share[part] ?? 0) - (own[part] ?? 0);
+      sum.add(part, Math.max(0, others) / (group.count - 1));
+    }
+    setOwn(at, 0);
     return true;
   };
 };
 
 /** The rows at some places. */
 export const rowsAt =
-  (shares: Shares, placesOf: (at: number) => readonly number[]): Voice =>
-  (at, mean) => {
+  (parts: Parts, placesOf: (at: number) => readonly number[]): Voice =>
+  (at, sum) => {
     const places = placesOf(at);
-    mean.fill(0);
-    for (const place of places) addTo(mean, shares[place], 1 / places.length);
+    for (const place of places) sum.addRow(parts, place, 1 / places.length);
     return places.length > 0;
   };
 
 /** The rows at some steps from a row. */
 export const rowsBeside =
-  (shares: Shares, steps: readonly number[]): Voice =>
-  (at, mean) => {
+  (parts: Parts, steps: readonly number[]): Voice =>
+  (at, sum) => {
+    const there = (place: number): boolean => place >= 0 && place < parts.count;
     let count = 0;
-    for (const step of steps) if (shares[at + step] !== undefined) count += 1;
-    mean.fill(0);
-    for (const step of steps) addTo(mean, shares[at + step], 1 / count);
+    for (const step of steps) if (there(at + step)) count += 1;
+    for (const step of steps) if (there(at + step)) sum.addRow(parts, at + step, 1 / count);
     return count > 0;
   };
 
 /** The row above a row in the tree. */
 export const rowAbove =
-  (shares: Shares, rows: readonly PlacedSaid[]): Voice =>
-  (at, mean) => {
-    const above = shares[rows[at]?.parent ?? -1];
-    if (above === undefined) return false;
-    mean.set(above);
+  (parts: Parts, rows: readonly PlacedSaid[]): Voice =>
+  (at, sum) => {
+    const above = rows[at]?.parent ?? null;
+    if (above === null) return false;
+    sum.addRow(parts, above, 1);
     return true;
   };
 

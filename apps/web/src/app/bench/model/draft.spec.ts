@@ -1,5 +1,6 @@
 import {
   applyAll,
+  elementOf,
   KINDS,
   planChild,
   planSibling,
@@ -78,7 +79,7 @@ describe('a new account’s kind', () => {
     const plan = planChild(CHART, '5000');
     if (plan === null) throw new Error('there is a place');
     const draft = { ...newDraft(plan, 'new'), name: 'Bank account' };
-    expect(judged(draft, 'costOfSales').kind).toBe('costOfSales');
+    expect(elementOf(judged(draft, 'costOfSales').kind)).toBe('expense');
   });
 });
 
