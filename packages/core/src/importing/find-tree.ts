@@ -10,7 +10,40 @@ import { unplacedRow, type TreeRow, type TreeSource } from './tree-row';
 const distinct = (values: readonly (number | null)[]): number =>
   new Set(values.filter((value) => value !== null)).size;
 
-/** Numbers of several lengths of which at least half begin with another one. */
+/** Whether the rows that stand below another one follow it, with nothing between but what stands below it as well; mostly. */
+const followTheirLeaders = (parents: readonly (number | null)[]): boolean => {
+  const standsBelow = (at: number, leader: number): boolean => {
+    for (let up: number | null = at; up !== null; up = parents[up] ?? null)
+      if (up === leader) return true;
+    return false;
+  };
+  const follows: boolean[] = [];
+  parents.forEach((parent, at) => {
+    const unbroken = at - 1 === parent || follows[at - 1] === true;
+    follows.push(parent !== null && at > 0 && unbroken && standsBelow(at - 1, parent));
+  });
+  const led = parents.filter((parent) => parent !== null).length;
+  return follows.filter((one) => one).length >= led * 0.5;
+};
+
+/** A chart that is listed class after class: all but the classes stand below another account, each class leads, none holds an amount. */
+const standInClasses = (
+  entries: readonly ImportEntry[],
+  parents: readonly (number | null)[],
+): boolean => {
+  const shortest = Math.min(...entries.map(({ number }) => number?.length ?? Infinity));
+  const leaders = new Set(parents);
+  return entries.every(({ number, balance }, at) =>
+    number?.length === shortest
+      ? leaders.has(at) && (balance ?? 0) === 0
+      : number === null || parents[at] !== null,
+  );
+};
+
+/**
+ * Numbers of several lengths of which at least half begin with another one. Accounts that are counted through, 1 to 82,
+ * are no tree, though 10 begins with 1: there those that begin alike do not stand together.
+ */
 const digitsSpeak = (entries: readonly ImportEntry[]): boolean => {
   const numbers = entries.flatMap(({ number }) => number ?? []);
   const headed = entries.some(({ role }) => role === 'heading');
@@ -20,7 +53,8 @@ const digitsSpeak = (entries: readonly ImportEntry[]): boolean => {
     entries.map(({ number }) => number),
     (at) => !headed || entries[at]?.role === 'heading',
   );
-  return parents.filter((parent) => parent !== null).length >= entries.length * 0.5;
+  if (parents.filter((parent) => parent !== null).length < entries.length * 0.5) return false;
+  return headed || followTheirLeaders(parents) || standInClasses(entries, parents);
 };
 
 /** Of a long list more than a handful: three lines that somebody pushed in make no tree of it. */

@@ -191,6 +191,23 @@ Number|Name|Role
     expect(tree.every(({ parent, stated }) => parent === null && stated)).toBe(true);
   });
 
+  it('is not made of accounts that are counted through, though 10 begins with 1', () => {
+    const names = (from: number, many: number, balance: string): readonly string[] =>
+      Array.from({ length: many }, (_one, at) => `${from + at}|Account ${from + at}|${balance}`);
+    const counted = (balance: string): string =>
+      ['Number|Name|Balance', ...names(1, 7, balance), ...names(10, 25, balance), ...names(50, 12, balance)].join('\n');
+    expect(treeOf(counted('5.00')).source).toBe('flat');
+    expect(treeOf(counted('')).source).toBe('flat');
+  }); // prettier-ignore
+
+  it('is found from leading digits where sub-accounts follow their account, whatever it holds', () => {
+    const { source, paths } = treeOf(
+      'Number|Name|Balance\n50|Fruit|5.00\n501|Apples|6.00\n502|Pears|7.00\n60|Rent|8.00\n601|Yard|9.00',
+    );
+    expect(source).toBe('digits');
+    expect(paths).toEqual(['Fruit', 'Fruit > Apples', 'Fruit > Pears', 'Rent', 'Rent > Yard']);
+  });
+
   it('is flat where the list says nothing', () => {
     expect(treeOf('Number|Name\n1000|Cash\n1010|Bank\n2000|Loan').source).toBe('flat');
   });
@@ -249,6 +266,13 @@ describe('the published national chart', () => {
 
   it('gives its tree from leading digits alone', () => {
     expect(treeOf(`Number|Name\n${NATIONAL_CHART.trim()}`).source).toBe('digits');
+  });
+
+  it('gives its tree as well where it is listed class after class, the shortest numbers first', () => {
+    const sorted = [...NATIONAL_CHART.trim().split('\n')].sort(
+      (a, b) => Number(a.split('|')[0]) - Number(b.split('|')[0]),
+    );
+    expect(treeOf(`Number|Name\n${sorted.join('\n')}`).source).toBe('digits');
   });
 
   // As the regulation prints it: an account of n digits is a part of that of n - 1 digits, or, where
