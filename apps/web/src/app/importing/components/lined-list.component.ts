@@ -124,7 +124,7 @@ const FATE_WORDS = {
     }
     .line {
       display: grid;
-      grid-template-columns: 40px 62px minmax(0, 7fr) minmax(0, 11fr) minmax(0, 11fr);
+      grid-template-columns: 40px 62px minmax(0, 7fr) minmax(0, 13fr) minmax(0, 9fr);
       align-items: center;
       gap: 10px;
       height: 28px;
