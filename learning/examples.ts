@@ -1,12 +1,15 @@
 import {
   composeStartingChart,
   COUNTRIES,
+  elementOf,
   INDUSTRY_CODES,
   legalFormsIn,
   recognizeColumns,
+  type Element,
 } from '@iunctus/core';
 import { answersAll, PUBLISHED_NAMES } from '@iunctus/core/testing';
 import { liftBands } from '../packages/core/src/importing/bands';
+import type { ImportEntry } from '../packages/core/src/importing/entry';
 import { findTree, treeSourceOf } from '../packages/core/src/importing/find-tree';
 import { readRows } from '../packages/core/src/importing/read-rows';
 import { saidRows } from '../packages/core/src/importing/said-rows';
@@ -24,7 +27,15 @@ export interface ReadList {
   readonly labels: readonly (Label | null)[];
 }
 
-/** A labelled list as the import reads it. */
+/** Of which element a row is said to be. */
+const elementSaid =
+  ({ labels }: LabelledList) =>
+  ({ line }: ImportEntry): Element | null => {
+    const [kind] = labels.get(line)?.kinds ?? [];
+    return kind === undefined ? null : elementOf(kind);
+  };
+
+/** A labelled list as the import reads it; a dash joins what is of one element. */
 export const readList = (list: LabelledList): ReadList => {
   const columns = recognizeColumns(list.rows);
   const request = {
@@ -35,7 +46,7 @@ export const readList = (list: LabelledList): ReadList => {
     types: new Map(),
   };
   const read = readRows(list.rows, request);
-  const { rows: tree, under } = liftBands(findTree(read, treeSourceOf(read)));
+  const { rows: tree, under } = liftBands(findTree(read, treeSourceOf(read), elementSaid(list)));
   const labels = tree.map(({ made, entry }) =>
     made ? null : (list.labels.get(entry.line) ?? null),
   );

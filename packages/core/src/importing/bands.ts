@@ -1,17 +1,6 @@
-import { bandOf } from '../kinds/band';
+import { bandOf, isMixedBand } from '../kinds/band';
 import type { Element } from '../kinds/element';
-import { nameKey } from '../text/name-key';
 import type { TreeRow } from './tree-row';
-
-/** Lines over both halves of a statement, which are no accounts either. */
-const MIXED = new Set([
-  'liabilities and equity',
-  'equity and liabilities',
-  'liabilities & equity',
-  'balance sheet',
-  'profit and loss',
-  'income statement',
-]);
 
 /** Rows without those that only name an element, and the element that those name for what is below. */
 export interface BandsLifted {
@@ -27,7 +16,7 @@ const namesElement = ({ entry }: TreeRow): boolean =>
   entry.number === null &&
   entry.type === null &&
   (entry.balance ?? 0) === 0 &&
-  (bandOf(entry.name) !== null || MIXED.has(nameKey(entry.name)));
+  (bandOf(entry.name) !== null || isMixedBand(entry.name));
 
 /** Bands of a tree: main rows, or rows below another band, that have others below them. */
 const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
@@ -76,4 +65,6 @@ const liftFromList = (rows: readonly TreeRow[]): BandsLifted => {
  * of that element.
  */
 export const liftBands = (rows: readonly TreeRow[]): BandsLifted =>
-  rows.some(({ stated }) => stated) ? liftFromTree(rows) : liftFromList(rows);
+  rows.some(({ stated, parent }) => stated || parent !== null)
+    ? liftFromTree(rows)
+    : liftFromList(rows);

@@ -1,10 +1,13 @@
 import { nameKey } from '../text/name-key';
+import type { ElementOfEntry } from './element-of-entry';
 import type { ImportEntry } from './entry';
 import type { RowsRead } from './read-rows';
 import { parentsByDigits, treeByDigits } from './tree-by-digits';
 import { totalled, treeByDepth, treeByTotals } from './tree-by-depth';
 import { treeByParent } from './tree-by-parent';
-import { separatorOf, treeByPath } from './tree-by-path';
+import { sectionsSpeak } from './section-titles';
+import { treeBySections } from './tree-by-sections';
+import { DASH, separatorOf, treeByPath } from './tree-by-path';
 import { unplacedRow, type TreeRow, type TreeSource } from './tree-row';
 
 const distinct = (values: readonly (number | null)[]): number =>
@@ -75,26 +78,41 @@ const totalsSpeak = ({ entries, totals }: RowsRead): boolean => {
 export const treeSourceOf = (read: RowsRead): TreeSource => {
   const { entries, columns } = read;
   if (entries.some(({ parent }) => parent !== null)) return 'parent';
-  if (separatorOf(entries) !== null) return 'path';
+  const separator = separatorOf(entries);
+  // Titles place more of a list than dashes do.
+  if (separator === DASH && sectionsSpeak(entries)) return 'sections';
+  if (separator !== null) return 'path';
   if (columns.has('level')) return 'level';
   // A column for parents in which none is named says that all are main accounts.
   if (columns.has('parent')) return 'parent';
   if (indentsSpeak(entries)) return 'indent';
   if (totalsSpeak(read)) return 'totals';
-  return digitsSpeak(entries) ? 'digits' : 'flat';
+  if (digitsSpeak(entries)) return 'digits';
+  return sectionsSpeak(entries) ? 'sections' : 'flat';
+};
+
+/** Where what rows are has a say in their place: a dash or a title may come before what does not belong to it; else `null`. */
+export const placedByElement = (read: RowsRead, source: TreeSource): 'path' | 'sections' | null => {
+  if (source === 'path') return separatorOf(read.entries) === DASH ? source : null;
+  return source === 'sections' ? source : null;
 };
 
 /**
  * The rows of a list in their tree, found from whichever the list has. Rows stay in the order of the
- * list; where paths name a heading that is no row, it is put before the first row below it.
+ * list; where paths name a heading that is no row, it is put before the first row below it. By dashes and
+ * titles only rows of one element are led; `elementOf` says of which a row clearly is.
  */
-export const findTree = (read: RowsRead, source: TreeSource): readonly TreeRow[] => {
+export const findTree = (
+  read: RowsRead,
+  source: TreeSource,
+  elementOf: ElementOfEntry = () => null,
+): readonly TreeRow[] => {
   const { entries, totals } = read;
   switch (source) {
     case 'parent':
       return treeByParent(entries);
     case 'path':
-      return treeByPath(entries, separatorOf(entries) ?? ':');
+      return treeByPath(entries, separatorOf(entries) ?? ':', elementOf);
     case 'level':
       return treeByDepth(entries, ({ level }) => level);
     case 'indent':
@@ -103,6 +121,8 @@ export const findTree = (read: RowsRead, source: TreeSource): readonly TreeRow[]
       return treeByTotals(entries, totals);
     case 'digits':
       return treeByDigits(entries);
+    case 'sections':
+      return treeBySections(entries, elementOf);
     case 'flat':
       return entries.map((entry) => ({ ...unplacedRow(entry), stated: false }));
     default:

@@ -3,9 +3,8 @@ import { emptyChart } from '../chart/build';
 import type { Chart } from '../chart/chart';
 import { accountOf, idByNumber, levelOf, parentIdOf, recordsOf } from '../chart/queries';
 import { KINDS } from '../kinds/kinds';
-import { apply, applyAll } from '../operations/apply';
 import { aChart, outlineOf } from '../testing/a-chart';
-import { aList, importOf } from '../testing/a-list';
+import { adopted, aList, importOf } from '../testing/a-list';
 import { randomChart } from '../testing/random';
 import type { ImportPlan } from './import-plan';
 import type { SourceRow } from './source';
@@ -21,12 +20,6 @@ const CHART = aChart(`
 6000 Running costs:
   6010 Rent
   6020 Insurance`);
-
-const adopted = (chart: Chart, { operations }: ImportPlan): Chart => {
-  const outcome = applyAll(chart, operations);
-  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
-  return outcome.chart;
-};
 
 const statuses = (plan: ImportPlan) => plan.rows.map(({ status }) => status);
 

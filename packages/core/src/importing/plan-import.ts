@@ -10,14 +10,15 @@ import { withAlike } from './alike';
 import { liftBands } from './bands';
 import type { ClashRule } from './clashes';
 import type { ImportEntry, Mended } from './entry';
-import { findTree, treeSourceOf } from './find-tree';
+import { elementsByName } from './elements-by-name';
+import { findTree, placedByElement, treeSourceOf } from './find-tree';
 import { findKinds, type RowKind } from './import-kinds';
 import type { Fate, ImportPlan, ImportRow, ImportStatus, UnplacedBalance } from './import-plan';
 import { importRows } from './import-rows';
 import { workUntilSettled } from './import-work';
 import type { PlacedRow } from './work-request';
 import { matchRows, type FormerTitle, type ImportAnswer, type RowMatch } from './match-rows';
-import { readRows } from './read-rows';
+import { readRows, type RowsRead } from './read-rows';
 import { withoutRolledUp } from './rolled-up';
 import type { ColumnReading, SourceRow } from './source';
 import type { TreeRow, TreeSource } from './tree-row';
@@ -153,6 +154,16 @@ const withoutAlone = (
     return alone ? { ...row, parent: null, problem: null, stated: true } : row;
   });
 
+const treeOf = (
+  chart: Chart,
+  read: RowsRead,
+  request: ImportRequest & { readonly treeSource: TreeSource },
+): readonly TreeRow[] => {
+  const source = placedByElement(read, request.treeSource);
+  if (source === null) return findTree(read, request.treeSource);
+  return findTree(read, source, elementsByName(chart, read.entries, { ...request, source }));
+};
+
 /**
  * Lines a list up with a chart. Each row is the same as an account, changes one, is new, waits for an
  * answer, or is wrong and says why; the operations make of the chart what the clear rows say. Nothing
@@ -164,7 +175,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const read = readRows(request.rows, request);
   tell(DONE.read);
   const treeSource = request.treeSource ?? treeSourceOf(read);
-  const { rows: lifted, bands, under } = liftBands(findTree(read, treeSource));
+  const { rows: lifted, bands, under } = liftBands(treeOf(chart, read, { ...request, treeSource }));
   const alone = withoutAlone(lifted, request.mended);
   const order = inTreeOrder(alone);
   const rows = withoutRolledUp(alone, order);

@@ -1,10 +1,11 @@
 import { cleanName } from '../operations/checks';
 import { nameKey } from '../text/name-key';
+import { mostOf, type ElementOfEntry } from './element-of-entry';
 import type { ImportEntry } from './entry';
 import { unplacedRow, type TreeRow } from './tree-row';
 
 /** What may stand between the parts of a path, the plainest first. */
-const DASH = ' - ';
+export const DASH = ' - ';
 const SEPARATORS = [':', '>', '\\', '|', '→', '»', '/', DASH] as const;
 
 const partsOf = (name: string, separator: string): readonly string[] =>
@@ -37,33 +38,65 @@ export const separatorOf = (entries: readonly ImportEntry[]): string | null => {
 
 const keyOf = (parts: readonly string[]): string => parts.map(nameKey).join('\u0000');
 
+/** What stands before a sign: a row of its own, and those that begin with it. */
+interface Leader {
+  readonly own: ImportEntry | null;
+  readonly led: readonly ImportEntry[];
+}
+
+const leadersIn = (
+  entries: readonly ImportEntry[],
+  separator: string,
+): ReadonlyMap<string, Leader> => {
+  const leaders = new Map<string, { own: ImportEntry | null; led: ImportEntry[] }>();
+  const leaderFor = (parts: readonly string[]): { own: ImportEntry | null; led: ImportEntry[] } => {
+    const key = keyOf(parts);
+    const leader = leaders.get(key) ?? { own: null, led: [] };
+    leaders.set(key, leader);
+    return leader;
+  };
+  for (const entry of entries) {
+    const parts = partsOf(entry.name, separator);
+    leaderFor(parts).own ??= entry;
+    for (let length = 1; length < parts.length; length += 1)
+      leaderFor(parts.slice(0, length)).led.push(entry);
+  }
+  return leaders;
+};
+
+/** The rows that a leader leads: those of its element, or of that of most of them; two at least where it is no row. */
+const ledBy = ({ own, led }: Leader, elementOf: ElementOfEntry): ReadonlySet<ImportEntry> => {
+  const element = own === null ? mostOf(led, elementOf) : elementOf(own);
+  const those = led.filter((one) => element === null || (elementOf(one) ?? element) === element);
+  return new Set(own === null && those.length < 2 ? [] : those);
+};
+
 /**
  * Takes names apart where the part before the sign is a parent: a row of its own, or what several names begin with.
- * “Accum. amort. - goodwill” stays a name where nothing else stands below “Accum. amort.”.
+ * “Accum. amort. - goodwill” stays a name where nothing else stands below “Accum. amort.”, and “Interest - term
+ * deposits”, which is income, where “Interest - margin loan” is an expense.
  */
 const pathsOf = (
   entries: readonly ImportEntry[],
   separator: string,
+  elementOf: ElementOfEntry,
 ): ((entry: ImportEntry) => readonly string[]) => {
-  const own = new Set(entries.map(({ name }) => keyOf(partsOf(name, separator))));
-  const below = new Map<string, number>();
-  for (const { name } of entries) {
-    const parts = partsOf(name, separator);
-    for (let length = 1; length < parts.length; length += 1) {
-      const key = keyOf(parts.slice(0, length));
-      below.set(key, (below.get(key) ?? 0) + 1);
-    }
-  }
-  const leads = (parts: readonly string[]): boolean =>
-    own.has(keyOf(parts)) || (below.get(keyOf(parts)) ?? 0) > 1;
-  return ({ name }) => {
-    const parts = partsOf(name, separator);
+  const led = new Map(
+    [...leadersIn(entries, separator)].map(([key, leader]) => [key, ledBy(leader, elementOf)]),
+  );
+  const leads = (parts: readonly string[], entry: ImportEntry): boolean =>
+    led.get(keyOf(parts))?.has(entry) === true;
+  const paths = new Map<ImportEntry, readonly string[]>();
+  const pathOf = (entry: ImportEntry): readonly string[] => {
+    const parts = partsOf(entry.name, separator);
     let depth = parts.length - 1;
-    while (depth > 0 && !leads(parts.slice(0, depth))) depth -= 1;
+    while (depth > 0 && !leads(parts.slice(0, depth), entry)) depth -= 1;
     // A name that leads below a parent once is a path to its end; only a dash may also stand within a name.
     if (depth > 0 && separator !== DASH) return parts;
     return [...parts.slice(0, depth), parts.slice(depth).join(separator)];
   };
+  for (const entry of entries) paths.set(entry, pathOf(entry));
+  return (entry) => paths.get(entry) ?? [entry.name];
 };
 
 /**
@@ -103,14 +136,18 @@ const madeHeading = (like: ImportEntry, name: string): ImportEntry => ({
   problems: [],
 });
 
-/** Places rows by the paths that their names carry; what a path names and no row is becomes a heading. */
+/**
+ * Places rows by the paths that their names carry; what a path names and no row is becomes a heading. A row that is
+ * clearly of another element than what would lead it keeps its whole name and stands alone.
+ */
 export const treeByPath = (
   entries: readonly ImportEntry[],
   separator: string,
+  elementOf: ElementOfEntry,
 ): readonly TreeRow[] => {
   const rows: TreeRow[] = [];
   const known = new Map<string, number>();
-  const pathOf = pathsOf(entries, separator);
+  const pathOf = pathsOf(entries, separator, elementOf);
   const nameOf = namesOf(entries, pathOf);
   const own = new Set(entries.map((entry) => keyOf(pathOf(entry))));
   const later = new Map<number, string>();

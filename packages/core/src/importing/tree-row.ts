@@ -8,6 +8,7 @@ export const TREE_SOURCES = [
   'indent',
   'totals',
   'digits',
+  'sections',
   'flat',
 ] as const;
 export type TreeSource = (typeof TREE_SOURCES)[number];

@@ -3,6 +3,7 @@ import { recognizeColumns } from '../importing/columns';
 import type { ImportPlan } from '../importing/import-plan';
 import { planImport, type ImportRequest } from '../importing/plan-import';
 import type { SourceRow } from '../importing/source';
+import { applyAll } from '../operations/apply';
 
 /** Rows from lines whose cells stand between bars; white space at a cell's beginning is kept. */
 export const aList = (text: string): readonly SourceRow[] =>
@@ -35,3 +36,10 @@ export const importOf = (
     newId: (index) => `new-${index}`,
     ...more,
   });
+
+/** A chart after what a list proposes was adopted; throws where it does not fit. */
+export const adopted = (chart: Chart, { operations }: ImportPlan): Chart => {
+  const outcome = applyAll(chart, operations);
+  if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
+  return outcome.chart;
+};

@@ -87,6 +87,7 @@ export const TREE_SOURCE_WORDS: Readonly<Record<TreeSource, string>> = {
   indent: $localize`how names are indented`,
   totals: $localize`headings and their totals`,
   digits: $localize`leading digits`,
+  sections: $localize`titles between its lines`,
   flat: $localize`nothing: one flat list`,
 };
 

@@ -1,0 +1,195 @@
+import { bandOf, isMixedBand } from '../kinds/band';
+import type { Element } from '../kinds/element';
+import { nameKey } from '../text/name-key';
+import type { ImportEntry } from './entry';
+
+/** Lines that head a part of a statement and are hardly ever an account; common practice, no source. */
+const TITLES: Readonly<Record<Exclude<Element, 'memorandum'>, readonly string[]>> = {
+  asset: [
+    'fixed assets',
+    'tangible assets',
+    'tangible fixed assets',
+    'intangible assets',
+    'intangible fixed assets',
+    'current assets',
+    'non-current assets',
+    'noncurrent assets',
+    'non current assets',
+    'long-term assets',
+    'long term assets',
+    'property, plant and equipment',
+  ],
+  liability: [
+    'current liabilities',
+    'non-current liabilities',
+    'noncurrent liabilities',
+    'non current liabilities',
+    'long-term liabilities',
+    'long term liabilities',
+    'creditors under one year',
+    'creditors over one year',
+    'creditors due within one year',
+    'creditors due after one year',
+    'creditors due within 1 year',
+    'creditors due after 1 year',
+    'creditors: amounts falling due within one year',
+    'creditors: amounts falling due after one year',
+    'creditors: amounts falling due after more than one year',
+    'amounts falling due within one year',
+    'amounts falling due after more than one year',
+  ],
+  equity: [
+    'capital and reserves',
+    "owner's equity",
+    "owners' equity",
+    "shareholder's equity",
+    "shareholders' equity",
+    "shareholders' funds",
+    "stockholders' equity",
+    "members' equity",
+    "members' funds",
+    "partners' capital",
+    "partners' equity",
+    'financed by',
+    'net assets',
+    'funds of the charity',
+  ],
+  revenue: ['operating revenue', 'operating revenues', 'incoming resources'],
+  expense: [
+    'overheads',
+    'overhead expenses',
+    'operating expenses',
+    'administrative expenses',
+    'administration expenses',
+    'admin expenses',
+    'general and administrative expenses',
+    'selling expenses',
+    'selling and distribution expenses',
+    'establishment expenses',
+    'direct expenses',
+    'resources expended',
+  ],
+};
+
+/** Lines that head a part of a statement in one list and are an account in another. */
+const PERHAPS: typeof TITLES = {
+  asset: [
+    'other assets',
+    'other current assets',
+    'bank accounts',
+    'cash and bank',
+    'stock',
+    'debtors',
+    'receivables',
+    'investments',
+  ],
+  liability: [
+    'owing',
+    'owed',
+    'creditors',
+    'payables',
+    'other liabilities',
+    'other current liabilities',
+  ],
+  equity: ['capital', 'reserves', 'funds'],
+  revenue: ['sales', 'turnover', 'other income', 'other revenue', 'trading income'],
+  expense: [
+    'cost of sales',
+    'cost of goods sold',
+    'direct',
+    'direct costs',
+    'purchases',
+    'other expenses',
+    'finance costs',
+    'staff costs',
+    'premises costs',
+    'establishment costs',
+    'administration',
+    'taxation',
+  ],
+};
+
+const byName = (titles: typeof TITLES): ReadonlyMap<string, Element> =>
+  new Map(
+    Object.entries(titles).flatMap(([element, names]) =>
+      names.map((name): [string, Element] => [name, element as Element]),
+    ),
+  );
+
+const SURELY = byName(TITLES);
+const AT_TIMES = byName(PERHAPS);
+
+/** A line that heads what follows it. */
+export interface SectionTitle {
+  /** The element of what follows; `null` where the title does not say. */
+  readonly element: Element | null;
+  /** It names an element or a statement, and heads other titles as well. */
+  readonly wide: boolean;
+}
+
+const titleKey = (name: string): string =>
+  nameKey(name).replaceAll('’', "'").replaceAll('&', 'and').replace(/\s*:$/, '');
+
+const holdsNothing = ({ balance, budget, role, type }: ImportEntry): boolean =>
+  (balance ?? 0) === 0 && (budget ?? 0) === 0 && role !== 'posting' && type === null;
+
+/** Words in capitals, at least two or one that heads in other lists; VAT and PAYE are abbreviations. */
+const inCapitals = ({ name }: ImportEntry): boolean =>
+  /^[^\p{Ll}\p{N}]*$/u.test(name) &&
+  (/\p{Lu}{3}[^\p{L}]+(?:.*[^\p{L}])?\p{Lu}{3}/u.test(name) || AT_TIMES.has(titleKey(name)));
+
+const sureTitle = ({ name }: ImportEntry): SectionTitle | null => {
+  const key = titleKey(name);
+  const wide = isMixedBand(key) ? null : bandOf(key);
+  if (isMixedBand(key) || wide !== null) return { element: wide, wide: true };
+  const element = SURELY.get(key);
+  return element === undefined ? null : { element, wide: false };
+};
+
+/** With more than this share of its lines in capitals a list sets nothing apart by them. */
+const FEW = 1 / 3;
+
+const capitalsSetApart = (entries: readonly ImportEntry[]): boolean => {
+  const [first] = entries;
+  if (first === undefined || !inCapitals(first) || sureTitle(first) === null) return false;
+  return entries.filter(inCapitals).length <= entries.length * FEW;
+};
+
+/**
+ * Which lines of a list head those behind them, by place: “Fixed assets”, “Overheads”; what is an account in another
+ * list (“Sales”) heads where it is of another element than the lines before; and what stands in capitals where the
+ * first title does. A line with an amount or a type is an account.
+ */
+export const sectionTitles = (
+  entries: readonly ImportEntry[],
+): readonly (SectionTitle | null)[] => {
+  const capitals = capitalsSetApart(entries);
+  let element: Element | null = null;
+  const titleOf = (entry: ImportEntry, at: number): SectionTitle | null => {
+    if (at === entries.length - 1 || !holdsNothing(entry)) return null;
+    const sure = sureTitle(entry);
+    if (sure !== null) return sure;
+    const perhaps = AT_TIMES.get(titleKey(entry.name));
+    if (capitals && inCapitals(entry)) return { element: perhaps ?? null, wide: false };
+    return perhaps === undefined || perhaps === element ? null : { element: perhaps, wide: false };
+  };
+  return entries.map((entry, at) => {
+    const title = titleOf(entry, at);
+    if (title !== null) ({ element } = title);
+    return title;
+  });
+};
+
+/** So many titles make sections of a list, unless every other line is one. */
+const ENOUGH = 3;
+const MOST = 1 / 2;
+
+/** A list that begins with a title, has at least three that are no accounts, and more accounts than titles. */
+export const sectionsSpeak = (entries: readonly ImportEntry[]): boolean => {
+  const titles = sectionTitles(entries);
+  const count = titles.filter((title) => title !== null).length;
+  if (titles[0] == null || count < ENOUGH || count >= entries.length * MOST) return false;
+  const sure = entries.filter((entry) => sureTitle(entry) !== null);
+  const plain = sure.every((entry) => titles[entries.indexOf(entry)] !== null);
+  return plain && (sure.length >= ENOUGH || capitalsSetApart(entries));
+};
