@@ -3,6 +3,7 @@ import { emptyChart } from '../chart/build';
 import type { Chart } from '../chart/chart';
 import { accountOf, idByNumber, levelOf, parentIdOf, recordsOf } from '../chart/queries';
 import { KINDS } from '../kinds/kinds';
+import { apply } from '../operations/apply';
 import { aChart, outlineOf } from '../testing/a-chart';
 import { adopted, aList, importOf } from '../testing/a-list';
 import { randomChart } from '../testing/random';

@@ -88,7 +88,7 @@ describe('titles between the lines of a flat list', () => {
 Name
 Current assets
 Trade debtors
-Bank overdraft
+Share capital
 Petty cash
 Current liabilities
 Trade creditors
@@ -101,7 +101,7 @@ Stationery`),
     expect(outline(plan)).toEqual([
       'Current assets',
       '  Trade debtors',
-      'Bank overdraft',
+      'Share capital',
       '  Petty cash',
       'Current liabilities',
       '  Trade creditors',
