@@ -133,6 +133,7 @@ export * from './importing/columns';
 export { joinStaggered } from './importing/staggered';
 export * from './importing/pasted-amounts';
 export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/amounts';
+export { AMOUNT_SIDES, type AmountSides } from './importing/amount-sides';
 export { TREE_SOURCES, type TreeSource } from './importing/tree-row';
 export type { KindReason, RowKind } from './importing/import-kinds';
 export { DOUBTFUL, DOUBTFUL_IN_LIST } from './matching/doubtful';

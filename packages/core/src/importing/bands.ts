@@ -1,5 +1,7 @@
+import { childrenByPlace } from '../collections/children-by-place';
 import { bandOf, isMixedBand } from '../kinds/band';
 import type { Element } from '../kinds/element';
+import { elementOfTitle } from './section-titles';
 import type { TreeRow } from './tree-row';
 
 /** Rows without those that only name an element, and the element that those name for what is below. */
@@ -11,23 +13,33 @@ export interface BandsLifted {
   readonly under: ReadonlyMap<number, Element>;
 }
 
+const isBare = ({ entry }: TreeRow): boolean =>
+  entry.number === null && entry.type === null && (entry.balance ?? 0) === 0;
+
 /** A line that says nothing but the name of an element, or of several. */
-const namesElement = ({ entry }: TreeRow): boolean =>
-  entry.number === null &&
-  entry.type === null &&
-  (entry.balance ?? 0) === 0 &&
-  (bandOf(entry.name) !== null || isMixedBand(entry.name));
+const namesElement = (row: TreeRow): boolean =>
+  isBare(row) && (bandOf(row.entry.name) !== null || isMixedBand(row.entry.name));
 
 /** Bands of a tree: main rows, or rows below another band, that have others below them. */
 const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
-  const parents = new Set(rows.flatMap(({ parent }) => parent ?? []));
+  const children = childrenByPlace(rows);
   const bands = new Set<number>();
+  /** A line without anything of its own over titles of several elements. */
+  const leadsElements = (at: number): boolean => {
+    const row = rows[at];
+    const below = (children[at] ?? []).flatMap((child) => {
+      const leads = (children[child]?.length ?? 0) > 0;
+      return leads ? (elementOfTitle(rows[child]?.entry.name ?? '') ?? []) : [];
+    });
+    return row !== undefined && isBare(row) && new Set(below).size > 1;
+  };
   // A band may stand under another one that comes later: until nothing more is found.
   for (let found = -1; found !== bands.size;) {
     found = bands.size;
     rows.forEach((row, at) => {
       const top = row.parent === null || bands.has(row.parent);
-      if (top && parents.has(at) && namesElement(row)) bands.add(at);
+      const leads = (children[at]?.length ?? 0) > 0;
+      if (top && leads && (namesElement(row) || leadsElements(at))) bands.add(at);
     });
   }
   return bands;

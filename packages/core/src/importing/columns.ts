@@ -1,6 +1,7 @@
 import { nameKey } from '../text/name-key';
 import { useOfHeading } from './column-words';
 import { readListedAmount } from './amounts';
+import { periodHeading } from './period-headings';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 import { meaningOfTypes } from './type-words';
 
@@ -13,12 +14,24 @@ const NUMBER_AND_NAME = /^\d[\d.\-/]{1,}\s*[-–·:|]?\s+\p{L}/u;
 const ROLES = /^(heading|header|group|title|total|summary|posting|detail|post|h|d|p|t)$/i;
 const STATUSES = /^(active|inactive|closed|open|retired|archived|yes|no|true|false)$/i;
 
+/** Over the names of a printed statement nothing stands, over its amounts their years. */
+const namesOnlyPeriods = (cells: readonly string[]): boolean => {
+  const [first = '', ...others] = cells.map((cell) => cell.trim());
+  const filled = others.filter((cell) => cell !== '');
+  const periods = filled.filter((cell) => periodHeading(cell) !== null);
+  const known = filled.every((cell) => periods.includes(cell) || /^notes?$/i.test(cell));
+  return first === '' && periods.length > 0 && known;
+};
+
 /** How well a row serves as headings: how many of its cells name a use, each counted once. */
 const headingScore = ({ cells }: SourceRow): number => {
+  if (namesOnlyPeriods(cells)) return 2;
+  const periods = cells.filter((cell) => periodHeading(cell) !== null);
   const uses = new Set(cells.flatMap((cell) => useOfHeading(cell)?.use ?? []));
+  if (periods.length > 0) uses.add('balance');
   const named = ['name', 'number', 'numberAndName'].some((use) => uses.has(use as ColumnUse));
   const amounts = cells.filter((cell) => /\d{3}/.test(cell)).length;
-  return named ? uses.size - amounts : 0;
+  return named ? uses.size - amounts + periods.filter((cell) => /\d{3}/.test(cell)).length : 0;
 };
 
 /** How many of the texts pass, from 0 to 1; none of none. */
@@ -108,13 +121,26 @@ interface Candidate {
 /** The least that content alone must say for a column to be used. */
 const SURE_ENOUGH = 0.45;
 
+/** What a heading names; of several periods only the latest, whose rank is `latest`, has the amounts. */
+const namedUse = (heading: string, latest: number): ReturnType<typeof useOfHeading> | 'none' => {
+  const named = useOfHeading(heading);
+  const period = named === null ? periodHeading(heading) : null;
+  if (period === null) return named;
+  return period.rank < latest ? 'none' : { use: 'balance', sure: 0.6 };
+};
+
+/** A note of a printed statement is a reference: “4”, “12a”. */
+const refersToNotes = ({ texts }: Seen): boolean =>
+  texts.length > 0 && share(texts, (text) => /^\d{1,2}[a-z]?$/i.test(text)) === 1;
+
 const candidatesOf = (
   column: number,
   heading: string,
-  seen: Seen & { readonly numbers: ReadonlySet<string> },
+  seen: Seen & { readonly numbers: ReadonlySet<string>; readonly latest: number },
 ): readonly Candidate[] => {
   const likely = likelyUses(seen, seen.numbers);
-  const named = useOfHeading(heading);
+  const named = namedUse(heading, seen.latest);
+  if (named === 'none' || (named?.use === 'notes' && refersToNotes(seen))) return [];
   const byContent = likely.flatMap(([use, score]) =>
     score >= SURE_ENOUGH && named === null ? [{ column, use, score }] : [],
   );
@@ -176,8 +202,9 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
       distinct > 0.8 * texts.length ? texts.map(nameKey) : [],
     ),
   );
+  const latest = Math.max(0, ...headings.map((heading) => periodHeading(heading)?.rank ?? 0));
   const candidates = columns.flatMap((seen, column) =>
-    candidatesOf(column, headings[column] ?? '', { ...seen, numbers }),
+    candidatesOf(column, headings[column] ?? '', { ...seen, numbers, latest }),
   );
   return { headingLine: head?.line ?? null, headings, uses: settled(assigned(candidates, width)) };
 };

@@ -32,7 +32,7 @@ const settledKinds = (
 };
 
 /** What is known of kinds, and what will place the rows. */
-interface ElementsRequest extends Pick<KindRequest, 'mended' | 'taught' | 'learned'> {
+interface ElementsRequest extends Pick<KindRequest, 'mended' | 'taught' | 'learned' | 'sides'> {
   readonly source: keyof typeof CLEAR;
 }
 
@@ -50,6 +50,7 @@ export const elementsByName = (
   const rows = saidRows(
     entries.map((entry) => unplacedRow(entry)),
     new Map(),
+    request.sides,
   );
   const judge = new ListJudge(
     rows.map((said) => ({ said, parent: null })),

@@ -78,10 +78,8 @@ const totalsSpeak = ({ entries, totals }: RowsRead): boolean => {
 export const treeSourceOf = (read: RowsRead): TreeSource => {
   const { entries, columns } = read;
   if (entries.some(({ parent }) => parent !== null)) return 'parent';
-  const separator = separatorOf(entries);
-  // Titles place more of a list than dashes do.
-  if (separator === DASH && sectionsSpeak(entries)) return 'sections';
-  if (separator !== null) return 'path';
+  // Titles place more of a list than signs within its names do.
+  if (separatorOf(entries) !== null) return sectionsSpeak(entries) ? 'sections' : 'path';
   if (columns.has('level')) return 'level';
   // A column for parents in which none is named says that all are main accounts.
   if (columns.has('parent')) return 'parent';

@@ -8,6 +8,7 @@ import type { Learned } from '../matching/learned/model';
 import type { RowSaid } from '../matching/learned/row-features';
 import { kindsOfNumber, type NumberPlan } from '../plan/number-plan';
 import { nameKey } from '../text/name-key';
+import type { AmountSides } from './amount-sides';
 import type { Mended } from './entry';
 import { saidRows } from './said-rows';
 import type { TreeRow } from './tree-row';
@@ -44,6 +45,8 @@ export interface KindRequest {
   readonly learned?: Learned;
   /** The element under whose name a main account stood in the list. */
   readonly under: ReadonlyMap<number, Element>;
+  /** How its amounts are meant: where statements print them, a sign says nothing of a kind. */
+  readonly sides: AmountSides;
 }
 
 /** With less than this share for the element of its tree a row is of the one that the list names for it. */
@@ -83,8 +86,8 @@ class KindFinder {
 
   /** The list as a whole, with what its rows are for certain: by the user's word, or as accounts of the chart. */
   private judged(): ListJudge {
-    const { accounts, under, plan, living, learned } = this.request;
-    const said = saidRows(this.rows, under);
+    const { accounts, under, plan, living, learned, sides } = this.request;
+    const said = saidRows(this.rows, under, sides);
     const settled = new Map<number, KindCode>();
     this.rows.forEach((_row, at) => {
       const kind = this.said(at)?.kind ?? accounts.get(at)?.kind;

@@ -7,6 +7,7 @@ import type { Refusal } from '../operations/refusal';
 import type { AlikeLine, CellProblem, ImportEntry } from './entry';
 import type { RowKind } from './import-kinds';
 import type { ImportQuestion } from './match-rows';
+import type { AmountSides } from './amount-sides';
 import type { TreeProblem, TreeSource } from './tree-row';
 
 /** Why a row cannot become, or change, an account. */
@@ -97,6 +98,8 @@ export interface UnplacedBalance {
 /** A list lined up with a chart: row by row, what is missing, and the operations for what is clear. */
 export interface ImportPlan {
   readonly treeSource: TreeSource;
+  /** How its amounts are meant. */
+  readonly sides: AmountSides;
   readonly rows: readonly ImportRow[];
   readonly missing: readonly MissingAccount[];
   readonly operations: readonly Operation[];

@@ -3,10 +3,13 @@ import type { Chart } from '../chart/chart';
 import { accountCount, accountsById } from '../chart/queries';
 import { childrenByPlace } from '../collections/children-by-place';
 import type { CalendarDate } from '../dates/calendar-date';
-import type { KindCode } from '../kinds/kinds';
+import { bandOf } from '../kinds/band';
+import type { Element } from '../kinds/element';
+import { KIND_CODES, type KindCode } from '../kinds/kinds';
 import type { Learned } from '../matching/learned/model';
 import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import { withAlike } from './alike';
+import { amountSidesOf, balanceAsPrinted, debitsPositive, type AmountSides } from './amount-sides';
 import { liftBands } from './bands';
 import type { ClashRule } from './clashes';
 import type { ImportEntry, Mended } from './entry';
@@ -29,6 +32,8 @@ export interface ImportRequest {
   readonly columns: ColumnReading;
   /** `null` for what the list speaks for. */
   readonly treeSource: TreeSource | null;
+  /** How its amounts are meant; `null` for what the list speaks for. */
+  readonly sides?: AmountSides | null;
   readonly currency: string;
   readonly today: CalendarDate;
   readonly mended: ReadonlyMap<number, Mended>;
@@ -154,10 +159,37 @@ const withoutAlone = (
     return alone ? { ...row, parent: null, problem: null, stated: true } : row;
   });
 
+/** What the list calls by the name of an element is of it, where it prints a statement. */
+const underOwnName = (rows: readonly TreeRow[]): readonly (readonly [number, Element])[] =>
+  rows.flatMap(({ entry, parent }, at): readonly (readonly [number, Element])[] => {
+    const element = parent === null ? bandOf(entry.name) : null;
+    return element === null ? [] : [[at, element]];
+  });
+
+/** Rows with their amounts, debit positive now that kinds are known, and how they were meant. */
+const withAmounts = (
+  rows: readonly TreeRow[],
+  kinds: readonly RowKind[],
+  { said, heard }: { readonly said: boolean; readonly heard: AmountSides },
+): { readonly rows: readonly TreeRow[]; readonly sides: AmountSides } => {
+  const printed = rows.map(({ entry }, at) => ({
+    amount: entry.balance ?? 0,
+    kind: kinds[at]?.kind ?? KIND_CODES[0],
+  }));
+  const asPrinted = heard === 'usual' || (!said && balanceAsPrinted(printed));
+  if (!asPrinted) return { rows, sides: heard };
+  const amounts = debitsPositive(printed);
+  const meant = rows.map((row, at) => {
+    const { balance } = row.entry;
+    return balance === null ? row : { ...row, entry: { ...row.entry, balance: amounts[at] ?? 0 } };
+  });
+  return { rows: meant, sides: 'usual' };
+};
+
 const treeOf = (
   chart: Chart,
   read: RowsRead,
-  request: ImportRequest & { readonly treeSource: TreeSource },
+  request: ImportRequest & { readonly treeSource: TreeSource; readonly sides: AmountSides },
 ): readonly TreeRow[] => {
   const source = placedByElement(read, request.treeSource);
   if (source === null) return findTree(read, request.treeSource);
@@ -175,22 +207,32 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const read = readRows(request.rows, request);
   tell(DONE.read);
   const treeSource = request.treeSource ?? treeSourceOf(read);
-  const { rows: lifted, bands, under } = liftBands(treeOf(chart, read, { ...request, treeSource }));
+  const heard = request.sides ?? amountSidesOf(read);
+  const {
+    rows: lifted,
+    bands,
+    under,
+  } = liftBands(treeOf(chart, read, { ...request, treeSource, sides: heard }));
   const alone = withoutAlone(lifted, request.mended);
   const order = inTreeOrder(alone);
-  const rows = withoutRolledUp(alone, order);
+  const listed = withoutRolledUp(alone, order);
   const plan = planFor(chart, read.entries);
-  const children = childrenByPlace(rows);
+  const children = childrenByPlace(listed);
   const leads = (at: number): boolean => (children[at]?.length ?? 0) > 0;
-  const { matches, clashing } = matchRows(chart, rows, { ...request, leads });
+  const { matches, clashing } = matchRows(chart, listed, { ...request, leads });
   tell(DONE.matched);
   const accounts = accountsOf(chart, matches);
-  const kinds = findKinds(rows, {
+  const kinds = findKinds(listed, {
     ...request,
     accounts,
     plan,
-    under,
+    under: heard === 'usual' ? new Map([...underOwnName(listed), ...under]) : under,
+    sides: heard,
     living: accountCount(chart) > 0,
+  });
+  const { rows, sides } = withAmounts(listed, kinds, {
+    said: request.sides != null || !read.columns.has('balance'),
+    heard,
   });
   const placed = placedRows(rows, kinds, { matches, order, newId: request.newId });
   tell(DONE.kinds);
@@ -206,6 +248,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const done = importRows(asked, workUntilSettled(chart, asked));
   return {
     treeSource,
+    sides,
     rows: [
       ...withAlike(done.rows, request.mended),
       ...read.totals.map((entry) => aside(entry, 'total')),

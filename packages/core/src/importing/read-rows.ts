@@ -4,6 +4,7 @@ import { AMOUNT_LIMIT, type Minor } from '../money/minor';
 import { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from '../operations/checks';
 import { decimalSignOf, isBeyondCounting, readListedAmount, type DecimalSign } from './amounts';
 import type { CellProblem, ImportEntry, Mended } from './entry';
+import { resultLines } from './result-lines';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 
 /** How rows are to be read. */
@@ -16,7 +17,7 @@ export interface RowRequest {
   readonly mended: ReadonlyMap<number, Mended>;
 }
 
-/** The accounts of a list, and what was passed over: lines of totals, and what the user leaves out. */
+/** The accounts of a list, and what was passed over: totals and other lines that are worked out, and what the user leaves out. */
 export interface RowsRead {
   readonly entries: readonly ImportEntry[];
   readonly totals: readonly ImportEntry[];
@@ -189,6 +190,11 @@ const withRepeats = (entries: readonly ImportEntry[]): readonly ImportEntry[] =>
 
 const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
 
+/** A second row of headings, as statements have it: a currency over each column of amounts. */
+const CURRENCIES = /^(?:\p{Lu}{0,2}\p{Sc}|[A-Z]{3}|notes?)?$/iu;
+const namesCurrencies = ({ cells }: SourceRow): boolean =>
+  cells.some((cell) => /\p{Sc}/u.test(cell)) && cells.every((cell) => CURRENCIES.test(cell.trim()));
+
 const AMOUNTS: readonly ColumnUse[] = ['balance', 'debit', 'credit', 'budget'];
 
 const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boolean =>
@@ -209,6 +215,7 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
     (row) =>
       (columns.headingLine === null || row.line > columns.headingLine) &&
       !isEmpty(row) &&
+      !namesCurrencies(row) &&
       !repeatsHeadings(row, columns.headings),
   );
   const texts = AMOUNTS.flatMap((use) => {
@@ -219,9 +226,11 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
   const all = body.map((row) => new RowReader(row, columnOf, reading).entry());
   const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
   const kept = all.filter((entry) => !isOut(entry));
+  const results = resultLines(kept);
+  const isWorkedOut = (entry: ImportEntry): boolean => isTotal(entry) || results.has(entry);
   return {
-    entries: withRepeats(kept.filter((entry) => !isTotal(entry))),
-    totals: kept.filter(isTotal),
+    entries: withRepeats(kept.filter((entry) => !isWorkedOut(entry))),
+    totals: kept.filter(isWorkedOut),
     leftOut: all.filter(isOut),
     columns: new Set(columnOf.keys()),
   };

@@ -1,14 +1,16 @@
 import type { Element } from '../kinds/element';
 import type { RowSaid } from '../matching/learned/row-features';
+import type { AmountSides } from './amount-sides';
 import type { TreeRow } from './tree-row';
 
 /** Names above a row are followed so far up. */
 const FOLLOWED = 3;
 
-/** What a list says of each of its rows, with the names of what stands above it. */
+/** What a list says of each of its rows, with the names of what stands above it; amounts speak where debits are positive. */
 export const saidRows = (
   rows: readonly TreeRow[],
   under: ReadonlyMap<number, Element>,
+  sides: AmountSides = 'debit',
 ): readonly RowSaid[] => {
   const leads = new Set(rows.flatMap(({ parent }) => parent ?? []));
   return rows.map(({ entry, made, parent }, at) => {
@@ -24,7 +26,7 @@ export const saidRows = (
       above: element === undefined ? above : [...above, element],
       type: made ? '' : [entry.type, entry.finerType].filter((one) => one !== null).join(' / '),
       number: made ? null : entry.number,
-      balance: made ? 0 : (entry.balance ?? 0),
+      balance: made || sides !== 'debit' ? 0 : (entry.balance ?? 0),
       leads: leads.has(at),
     };
   });

@@ -128,7 +128,11 @@ export interface SectionTitle {
 }
 
 const titleKey = (name: string): string =>
-  nameKey(name).replaceAll('’', "'").replaceAll('&', 'and').replace(/\s*:$/, '');
+  nameKey(name)
+    .replaceAll('’', "'")
+    .replaceAll('&', 'and')
+    .replace(/\s*:$/, '')
+    .replace(/^(?:less|add|plus)\b:?\s*/, '');
 
 const holdsNothing = ({ balance, budget, role, type }: ImportEntry): boolean =>
   (balance ?? 0) === 0 && (budget ?? 0) === 0 && role !== 'posting' && type === null;
@@ -138,6 +142,12 @@ const inCapitals = ({ name }: ImportEntry): boolean =>
   /^[^\p{Ll}\p{N}]*$/u.test(name) &&
   (/\p{Lu}{3}[^\p{L}]+(?:.*[^\p{L}])?\p{Lu}{3}/u.test(name) || AT_TIMES.has(titleKey(name)));
 
+/** The element of which a line is that bears the name of a title, as far as names tell; `null` for any other. */
+export const elementOfTitle = (name: string): Element | null => {
+  const key = titleKey(name);
+  return bandOf(key) ?? SURELY.get(key) ?? AT_TIMES.get(key) ?? null;
+};
+
 const sureTitle = ({ name }: ImportEntry): SectionTitle | null => {
   const key = titleKey(name);
   const wide = isMixedBand(key) ? null : bandOf(key);
@@ -146,31 +156,42 @@ const sureTitle = ({ name }: ImportEntry): SectionTitle | null => {
   return element === undefined ? null : { element, wide: false };
 };
 
-/** With more than this share of its lines in capitals a list sets nothing apart by them. */
+/** With more than this share of its lines written so, a list sets nothing apart by it. */
 const FEW = 1 / 3;
+const ENOUGH = 3;
 
-const capitalsSetApart = (entries: readonly ImportEntry[]): boolean => {
+const endsInColon = ({ name }: ImportEntry): boolean => name.endsWith(':');
+
+/** How a list writes its titles, where it writes them in a way of their own: in capitals, or with a colon behind. */
+const wayOfTitles = (entries: readonly ImportEntry[]): ((entry: ImportEntry) => boolean) | null => {
   const [first] = entries;
-  if (first === undefined || !inCapitals(first) || sureTitle(first) === null) return false;
-  return entries.filter(inCapitals).length <= entries.length * FEW;
+  const ways = [endsInColon, inCapitals].filter((way) => first !== undefined && way(first));
+  const speaks = (way: (entry: ImportEntry) => boolean): boolean => {
+    const those = entries.filter(way);
+    const few = those.length >= ENOUGH && those.length <= entries.length * FEW;
+    return (
+      few && those.some((entry) => elementOfTitle(entry.name) !== null) && those.every(holdsNothing)
+    );
+  };
+  return ways.find(speaks) ?? null;
 };
 
 /**
  * Which lines of a list head those behind them, by place: “Fixed assets”, “Overheads”; what is an account in another
- * list (“Sales”) heads where it is of another element than the lines before; and what stands in capitals where the
- * first title does. A line with an amount or a type is an account.
+ * list (“Sales”) heads where it is of another element than the lines before; and what is written as titles are. A line
+ * with an amount or a type is an account.
  */
 export const sectionTitles = (
   entries: readonly ImportEntry[],
 ): readonly (SectionTitle | null)[] => {
-  const capitals = capitalsSetApart(entries);
+  const written = wayOfTitles(entries);
   let element: Element | null = null;
   const titleOf = (entry: ImportEntry, at: number): SectionTitle | null => {
     if (at === entries.length - 1 || !holdsNothing(entry)) return null;
     const sure = sureTitle(entry);
     if (sure !== null) return sure;
     const perhaps = AT_TIMES.get(titleKey(entry.name));
-    if (capitals && inCapitals(entry)) return { element: perhaps ?? null, wide: false };
+    if (written?.(entry) === true) return { element: perhaps ?? null, wide: false };
     return perhaps === undefined || perhaps === element ? null : { element: perhaps, wide: false };
   };
   return entries.map((entry, at) => {
@@ -180,16 +201,14 @@ export const sectionTitles = (
   });
 };
 
-/** So many titles make sections of a list, unless every other line is one. */
-const ENOUGH = 3;
+/** Every other line is no title. */
 const MOST = 1 / 2;
 
-/** A list that begins with a title, has at least three that are no accounts, and more accounts than titles. */
+/** A list that begins with a title, has at least three that are no accounts or are written alike, and more accounts than titles. */
 export const sectionsSpeak = (entries: readonly ImportEntry[]): boolean => {
   const titles = sectionTitles(entries);
   const count = titles.filter((title) => title !== null).length;
   if (titles[0] == null || count < ENOUGH || count >= entries.length * MOST) return false;
-  const sure = entries.filter((entry) => sureTitle(entry) !== null);
-  const plain = sure.every((entry) => titles[entries.indexOf(entry)] !== null);
-  return plain && (sure.length >= ENOUGH || capitalsSetApart(entries));
+  const sure = entries.filter((entry, at) => titles[at] != null && sureTitle(entry) !== null);
+  return sure.length >= ENOUGH || wayOfTitles(entries) !== null;
 };

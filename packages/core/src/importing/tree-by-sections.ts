@@ -1,6 +1,6 @@
 import type { Element } from '../kinds/element';
 import type { ImportEntry } from './entry';
-import { sectionTitles, type SectionTitle } from './section-titles';
+import { elementOfTitle, sectionTitles, type SectionTitle } from './section-titles';
 import { mostOf, type ElementOfEntry } from './element-of-entry';
 import { unplacedRow, type TreeRow } from './tree-row';
 
@@ -22,11 +22,13 @@ class SectionWalk {
 
   constructor(
     private readonly entries: readonly ImportEntry[],
+    private readonly titles: readonly (SectionTitle | null)[],
     private readonly elementOf: ElementOfEntry,
   ) {}
 
   /** The place of what leads a line, a title or another; `null` for nothing. */
-  leaderOf(entry: ImportEntry, at: number, title: SectionTitle | null): number | null {
+  leaderOf(entry: ImportEntry, at: number): number | null {
+    const title = this.titles[at] ?? null;
     return title === null
       ? this.leaderOfLine(entry)
       : this.leaderOfTitle(at, {
@@ -37,7 +39,10 @@ class SectionWalk {
 
   /** What a title does not say, the first lines behind it do; a statement is of no one element. */
   private elementAfter(at: number, { wide }: SectionTitle): Element | null {
-    return wide ? null : mostOf(this.entries.slice(at + 1, at + 1 + FIRST_LINES), this.elementOf);
+    if (wide) return null;
+    const next = this.titles.findIndex((title, place) => place > at && title !== null);
+    const end = Math.min(at + 1 + FIRST_LINES, next < 0 ? Infinity : next);
+    return mostOf(this.entries.slice(at + 1, end), this.elementOf);
   }
 
   private leaderOfTitle(at: number, { element, wide }: SectionTitle): number | null {
@@ -52,7 +57,7 @@ class SectionWalk {
 
   private leaderOfLine(entry: ImportEntry): number | null {
     const leader = this.section ?? this.wide;
-    const own = this.elementOf(entry);
+    const own = elementOfTitle(entry.name) ?? this.elementOf(entry);
     const strange = leader?.element != null && own !== null && own !== leader.element;
     this.strangers = strange ? this.strangers + 1 : 0;
     if (this.strangers >= ENDS) [this.section, this.wide] = [null, null];
@@ -69,11 +74,12 @@ export const treeBySections = (
   elementOf: ElementOfEntry,
 ): readonly TreeRow[] => {
   const titles = sectionTitles(entries);
-  const walk = new SectionWalk(entries, elementOf);
+  const walk = new SectionWalk(entries, titles, elementOf);
   return entries.map((entry, at) => {
-    const parent = walk.leaderOf(entry, at, titles[at] ?? null);
+    const parent = walk.leaderOf(entry, at);
     // What only an element leads has no parent: its account stays where the chart has it.
     const stated = parent !== null && titles[parent]?.wide === false;
-    return { ...unplacedRow(entry), parent, stated };
+    const name = titles[at] == null ? entry.name : entry.name.replace(/\s*:$/, '');
+    return { ...unplacedRow({ ...entry, name }), parent, stated };
   });
 };

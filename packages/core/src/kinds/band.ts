@@ -8,7 +8,9 @@ const BANDS: Readonly<Record<string, Element>> = {
   revenue: 'revenue',
   revenues: 'revenue',
   income: 'revenue',
+  expense: 'expense',
   expenses: 'expense',
+  expenditure: 'expense',
   costs: 'expense',
   'costs and expenses': 'expense',
   memorandum: 'memorandum',
@@ -17,15 +19,19 @@ const BANDS: Readonly<Record<string, Element>> = {
 /** The element that a line names instead of an account: “Assets”; `null` for anything else. */
 export const bandOf = (name: string): Element | null => BANDS[nameKey(name)] ?? null;
 
-/** Lines over both halves of a statement, which are no accounts either. */
-const MIXED = new Set([
-  'liabilities and equity',
-  'equity and liabilities',
-  'liabilities & equity',
+/** Names of whole statements, which are no accounts either. */
+const STATEMENTS = new Set([
   'balance sheet',
   'profit and loss',
   'income statement',
+  'statement of financial position',
+  'statement of activities',
 ]);
 
-/** Whether a line names a statement, or more than one element: “Liabilities and equity”. */
-export const isMixedBand = (name: string): boolean => MIXED.has(nameKey(name));
+/** Whether a line names a statement, or several elements: “Liabilities and equity”, “Income / expenditure”. */
+export const isMixedBand = (name: string): boolean => {
+  const key = nameKey(name);
+  if (STATEMENTS.has(key)) return true;
+  const parts = key.split(/\s*[/&,]\s*|\s+and\s+/).map(bandOf);
+  return parts.length > 1 && !parts.includes(null) && new Set(parts).size > 1;
+};

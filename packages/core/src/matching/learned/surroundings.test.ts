@@ -50,10 +50,29 @@ describe('what stands around a row', () => {
     expect(around.get('list in currentAssets')).toBeCloseTo(2 / 3);
   });
 
+  it('are the rows that share a word with it, wherever they stand', () => {
+    const jars = [row('Honey jars sold'), row('Rent'), row('Honey in stock'), row('Jars bought')];
+    const around = seen(jars, ['saleOfGoods', 'operatingExpense', 'inventory', 'costOfSales'], 0);
+    expect(around.get('sharing inventory')).toBe(1 / 2);
+    expect(around.get('sharing costOfSales')).toBe(1 / 2);
+    expect(around.get('first inventory')).toBe(1);
+    expect(around.has('sharing operatingExpense')).toBe(false);
+  });
+
+  it('does not hear a word that half a long list has', () => {
+    const many = Array.from({ length: 25 }, (_one, index) => row(`Boat ${index} hull`));
+    const around = seen(
+      many,
+      many.map(() => 'propertyAndEquipment' as const),
+      0,
+    );
+    expect([...around.keys()].filter((name) => name.startsWith('sharing'))).toEqual([]);
+  });
+
   it('is nothing before the first row and after the last', () => {
     const names = (place: number): readonly string[] => [...seen(rows, kinds, place).keys()];
-    expect(names(0).filter((name) => /^(previous|before)/.test(name))).toEqual([]);
-    expect(names(2).filter((name) => /^(next|after)/.test(name))).toEqual([]);
+    expect(names(0).filter((name) => /^(second previous|previous|before)/.test(name))).toEqual([]);
+    expect(names(2).filter((name) => /^(second next|next|after)/.test(name))).toEqual([]);
   });
 
   it('is the row above it in the tree, and the rows that the list gives the same type', () => {

@@ -3,7 +3,16 @@ import { addSays, hashOf, type Says } from './model';
 import { SECTIONS } from './orders';
 import { ELEMENTS_FROM, PartSum, partsOf, SECTIONS_FROM, type Parts, type Shares } from './parts';
 import { softmax } from './softmax';
-import { othersBy, rowAbove, rowsBeside, type ListKeys, type Voice } from './voices';
+import { wordsOf } from '../words';
+import {
+  BELONGING,
+  othersBy,
+  rowsAt,
+  rowAbove,
+  rowsBeside,
+  type ListKeys,
+  type Voice,
+} from './voices';
 
 const K = KIND_CODES.length;
 const PART_NAMES = [...KIND_CODES, ...SECTIONS.map((section) => `in ${section}`)];
@@ -26,18 +35,51 @@ const beside = (name: string, seen: typeof KINDS_SEEN, steps: readonly number[])
   voice: (_keys, parts) => rowsBeside(parts, steps),
 });
 
+const belonging = (name: string, seen: typeof KINDS_SEEN, by: number): View => ({
+  name,
+  ...seen,
+  voice: ({ byKey }, parts) => othersBy(parts, byKey[by] ?? []),
+});
+
+/** More rows than this share a word that says little. */
+const SHARED_BY = 20;
+
+/** The rows that have a word of a row's name, where few have it. */
+const rowsSharingWords = ({ rows }: ListKeys, parts: Parts): Voice => {
+  const byWord = new Map<string, number[]>();
+  const words = rows.map(({ said }) => [...new Set(wordsOf(said.name))]);
+  words.forEach((own, at) => {
+    for (const word of own) {
+      const known = byWord.get(word);
+      if (known === undefined) byWord.set(word, [at]);
+      else known.push(at);
+    }
+  });
+  return rowsAt(parts, (at) => [
+    ...new Set(
+      (words[at] ?? []).flatMap((word) => {
+        const places = byWord.get(word) ?? [];
+        return places.length > SHARED_BY ? [] : places.filter((place) => place !== at);
+      }),
+    ),
+  ]);
+};
+
 const VIEWS: readonly View[] = [
   beside('own', KINDS_SEEN, [0]),
   beside('previous', KINDS_SEEN, [-1]),
   beside('next', KINDS_SEEN, [1]),
+  beside('second previous', KINDS_SEEN, [-2]),
+  beside('second next', KINDS_SEEN, [2]),
   beside('before', SECTIONS_SEEN, [-1, -2, -3]),
   beside('after', SECTIONS_SEEN, [1, 2, 3]),
   { name: 'parent', ...BOTH_SEEN, voice: ({ rows }, parts) => rowAbove(parts, rows) },
-  {
-    name: 'type',
-    ...SECTIONS_SEEN,
-    voice: ({ byKey: [types = []] }, parts) => othersBy(parts, types),
-  },
+  belonging('type', BOTH_SEEN, BELONGING.type),
+  belonging('numbers', BOTH_SEEN, BELONGING.firstDigit),
+  belonging('siblings', BOTH_SEEN, BELONGING.parent),
+  { name: 'sharing', ...BOTH_SEEN, voice: rowsSharingWords },
+  belonging('first', KINDS_SEEN, BELONGING.firstWord),
+  belonging('last', KINDS_SEEN, BELONGING.lastWord),
 ];
 
 /** Everything that a row may see around it, in a fixed order: what each row sees itself, then what all see alike. */

@@ -104,10 +104,21 @@ const numberKey = (number: string | null, kept: number): string | null => {
   return digits.length <= kept ? null : `${digits.length} ${digits.slice(0, kept)}`;
 };
 
+/** By what rows belong together, in the order in which they are heard. */
+export const BELONGING = {
+  type: 0,
+  parent: 1,
+  firstDigit: 2,
+  firstDigits: 3,
+  firstWord: 4,
+  lastWord: 5,
+} as const;
+
 /** What of a list is asked again and again, worked out once. */
 export interface ListKeys {
   readonly rows: readonly PlacedSaid[];
   readonly children: readonly (readonly number[])[];
+  /** By `BELONGING`. */
   readonly byKey: readonly (readonly (string | null)[])[];
 }
 

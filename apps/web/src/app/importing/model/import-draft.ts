@@ -18,6 +18,7 @@ import type {
   ImportRow,
   KindCode,
   Mended,
+  AmountSides,
   TreeSource,
 } from '@iunctus/core';
 import { ProposedChart } from '../../workspace/model/proposed-chart';
@@ -83,6 +84,7 @@ export class ImportDraft {
     return this.again()?.columns ?? usesAsKnown(seen.columns, this.knownLists.value() ?? []);
   });
   readonly treeSource = this.anew<TreeSource | null>(() => this.again()?.treeSource ?? null);
+  readonly sides = this.anew<AmountSides | null>(() => this.again()?.sides ?? null);
   private readonly mended = this.anew<ReadonlyMap<number, Mended>>(
     () => new Map(this.again()?.mended),
   );
@@ -109,6 +111,7 @@ export class ImportDraft {
   readonly decisions = computed<Decisions>(() => ({
     columns: this.columns(),
     treeSource: this.treeSource(),
+    sides: this.sides(),
     mended: this.mended(),
     types: this.types(),
     taught: this.lessons.taught(),

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { CLASH_RULES, COLUMN_USES, KIND_CODES, TREE_SOURCES } from '@iunctus/core';
+import { AMOUNT_SIDES, CLASH_RULES, COLUMN_USES, KIND_CODES, TREE_SOURCES } from '@iunctus/core';
 import * as v from 'valibot';
 import { KeptByWindow } from '../../shared/keeping/kept-by-window';
 import type { Decisions } from '../workers/import-messages';
@@ -25,6 +25,7 @@ const KeptDecisions = v.strictObject({
     uses: v.array(v.nullable(v.picklist(COLUMN_USES))),
   }),
   treeSource: v.nullable(v.picklist(TREE_SOURCES)),
+  sides: v.optional(v.nullable(v.picklist(AMOUNT_SIDES)), null),
   mended: v.array(v.tuple([v.number(), Mended])),
   types: v.array(v.tuple([v.string(), v.picklist(KIND_CODES)])),
   answers: v.array(v.tuple([v.number(), v.nullable(v.string())])),
@@ -39,6 +40,7 @@ export const plainDecisions = (
   { name, sheet }: { readonly name: string; readonly sheet: number },
 ): KeptDecisions => ({
   treeSource: decisions.treeSource,
+  sides: decisions.sides,
   columns: {
     ...decisions.columns,
     headings: [...decisions.columns.headings],

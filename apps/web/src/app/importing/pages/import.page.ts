@@ -16,11 +16,13 @@ import {
   isOnOddSide,
   accountCount,
   copyStructure,
+  AMOUNT_SIDES,
   TREE_SOURCES,
   titleOf,
   type OpeningBalances,
   type Operation,
   type Refusal,
+  type AmountSides,
   type TreeSource,
   type ImportPlan,
 } from '@iunctus/core';
@@ -35,6 +37,7 @@ import { ReadingNoteComponent } from '../../shared/components/reading-note.compo
 import { FocusFirstDirective } from '../../shared/components/focus-first.directive';
 import {
   fileProblemWords,
+  AMOUNT_SIDES_WORDS,
   TREE_SOURCE_WORDS,
   type ChangeContext,
 } from '../../shared/words/import-words';
@@ -189,6 +192,23 @@ export class ImportPage {
   protected readonly treeSources = computed((): readonly PickOption<TreeSource | ''>[] => [
     { value: '', words: this.ownTreeWords() },
     ...TREE_SOURCES.map((value) => ({ value, words: TREE_SOURCE_WORDS[value] })),
+  ]);
+  /** One column of amounts may be meant in two ways; it is asked where columns and balances are looked at. */
+  protected readonly asksSides = computed(
+    () =>
+      ['columns', 'balances'].includes(this.part()) &&
+      this.draft.columns().uses.includes('balance') &&
+      this.engine.plan() !== null,
+  );
+  private readonly ownSidesWords = computed(() => {
+    const plan = this.engine.plan();
+    return plan === null || this.draft.sides() !== null
+      ? $localize`what the list has`
+      : AMOUNT_SIDES_WORDS[plan.sides];
+  });
+  protected readonly amountSides = computed((): readonly PickOption<AmountSides | ''>[] => [
+    { value: '', words: this.ownSidesWords() },
+    ...AMOUNT_SIDES.map((value) => ({ value, words: AMOUNT_SIDES_WORDS[value] })),
   ]);
   protected readonly refusal = signal<Refusal | null>(null);
   /** Lines whose kinds were shown as odd before proposing. */

@@ -27,6 +27,7 @@ const opened = async (text: string) => {
       decisions: {
         columns: read.file.sheets[0]?.columns ?? { headingLine: null, headings: [], uses: [] },
         treeSource: null,
+        sides: null,
         mended: new Map(),
         types: new Map(),
         taught: new Map(),

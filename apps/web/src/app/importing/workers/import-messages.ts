@@ -15,6 +15,7 @@ import type {
   Operation,
   SourceRow,
   TermsOf,
+  AmountSides,
   TreeSource,
 } from '@iunctus/core';
 import type { FileProblem, FileRead } from '@iunctus/exchange/reading';
@@ -36,6 +37,7 @@ export interface FileSeen extends Omit<FileRead, 'sheets'> {
 export interface Decisions {
   readonly columns: ColumnReading;
   readonly treeSource: TreeSource | null;
+  readonly sides: AmountSides | null;
   readonly mended: ReadonlyMap<number, Mended>;
   readonly types: ReadonlyMap<string, KindCode>;
   /** What accounts of a name are, by what the practice was taught; by the names' keys. */

@@ -14,6 +14,7 @@ import {
   type ImportRow,
   type KindCode,
   type KindReason,
+  type AmountSides,
   type TreeSource,
   type UnplacedBalance,
 } from '@iunctus/core';
@@ -82,13 +83,19 @@ export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
 /** From what the tree of a list is found. */
 export const TREE_SOURCE_WORDS: Readonly<Record<TreeSource, string>> = {
   parent: $localize`its parent column`,
-  path: 'paths in the names',
+  path: $localize`paths in the names`,
   level: $localize`its level column`,
   indent: $localize`how names are indented`,
   totals: $localize`headings and their totals`,
   digits: $localize`leading digits`,
   sections: $localize`titles between its lines`,
   flat: $localize`nothing: one flat list`,
+};
+
+/** How the amounts of one column are read. */
+export const AMOUNT_SIDES_WORDS: Readonly<Record<AmountSides, string>> = {
+  debit: $localize`by their signs: debits are positive`,
+  usual: $localize`as statements print them, each on its usual side`,
 };
 
 const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) => string>> = {

@@ -1,0 +1,94 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openPractice, type AtTheBench } from './support/bench';
+import type { Bookkeeper } from './support/bookkeeper';
+
+/** A predecessor's printed statements, two years beside each other, pasted without their indents. */
+const PRINT = `Heron Reach Rowing Club,,
+Year ended 31 October 2026,,
+,2026,2025
+,£,£
+Income,,
+Subscriptions,"9,600","9,100"
+Regatta entries,"3,250","2,900"
+Overheads,,
+Coaching,"1,900","1,700"
+Boathouse rent,"2,400","2,400"
+Surplus for the year,"8,550","7,900"
+Fixed assets,,
+Boats,"48,000","48,000"
+Less depreciation,"(12,000)","(10,000)"
+Current assets,,
+Current account,"12,450","4,800"
+Petty cash,"85","120"
+Current liabilities,,
+Trade creditors,"1,310","1,245"
+Net current assets,"11,225","3,675"
+Net assets,"47,225","41,675"
+Financed by,,
+Club funds,"38,675","33,775"
+Surplus for the year,"8,550","7,900"
+`;
+
+let folder: string;
+let bench: AtTheBench;
+let maren: Bookkeeper;
+beforeAll(async () => {
+  folder = await mkdtemp(join(tmpdir(), 'prints-'));
+  bench = await openPractice();
+  maren = bench.maren;
+  await maren.openClient('Heron Reach Rowing Club');
+  await maren.sees('has no chart yet');
+});
+afterAll(async () => {
+  await bench.leave();
+  await rm(folder, { recursive: true });
+});
+
+const amountsRead = () =>
+  maren.page.$eval(
+    'input[aria-label="Amounts are read"]',
+    (field) => (field as HTMLInputElement).value,
+  );
+
+describe('printed statements, brought in as a list', () => {
+  it('have the newest year as their balances, and say how the amounts are read', async () => {
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.sees('Bring a list in: from a file');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    const path = join(folder, 'print.csv');
+    await writeFile(path, PRINT);
+    const picker = await maren.page.waitForSelector('input[type=file]');
+    await (picker as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
+    await maren.sees('Regatta entries');
+    await maren.page.waitForSelector('input[aria-label="Amounts are read"]');
+    expect(await amountsRead()).toBe('as statements print them, each on its usual side');
+  });
+
+  it('stand below their titles, in balance', async () => {
+    await maren.press('Control+Enter');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+    await maren.tabTo('Balances');
+    await maren.press('Enter');
+    await maren.sees('62,535.00');
+    await maren.tabTo('Accounts');
+    await maren.press('Enter');
+    await maren.sees('Its balances come along.');
+  });
+
+  it('become a chart with headings, and the statement that was printed', async () => {
+    await maren.press('Control+Enter');
+    await maren.hasChart();
+    await maren.lineShows('Boats', { amount: '48,000.00' });
+    const names = (await maren.rows()).map(({ name }) => name);
+    expect(names).toEqual(expect.arrayContaining(['Fixed assets', 'Boats', 'Club funds']));
+    expect(names).not.toContain('Net assets');
+  });
+
+  it('complain about nothing in the console', () => {
+    expect(maren.complaints).toEqual([]);
+  });
+});

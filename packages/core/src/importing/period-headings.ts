@@ -1,0 +1,56 @@
+/** Words that may stand beside the year in the heading of a column of amounts; common practice, no source. */
+const BESIDE = new Set(
+  (
+    'january february march april may june july august september october november december ' +
+    'jan feb mar apr jun jul aug sep sept oct nov dec ' +
+    'year years period month months quarter half ended ending end as at of on to the for from until fy actual actuals ' +
+    'st nd rd th usd gbp eur cad aud nzd zar chf jpy sek nok dkk inr'
+  ).split(' '),
+);
+
+/** A currency alone: £, US$, EUR. */
+const CURRENCY = /^(?:\p{Lu}{0,2}\p{Sc}|USD|GBP|EUR|CAD|AUD|NZD|ZAR|CHF|JPY|SEK|NOK|DKK|INR)$/u;
+
+const THIS_YEAR = /^(?:this|current) (?:year|period)$/;
+const LAST_YEAR = /^(?:last|prior|previous) (?:year|period)$/;
+
+const wordsOfHeading = (heading: string): readonly string[] =>
+  heading
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((word) => word !== '');
+
+/** A year of two digits behind a month: “Dec 25”. */
+const shortYear = (words: readonly string[]): string | null => {
+  const last = words.at(-1) ?? '';
+  const dated = words.some((word) => MONTH.test(word)) && words.length > 1;
+  return dated && /^\d\d$/.test(last) ? `20${last}` : null;
+};
+
+const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/;
+
+const isYear = (word: string): boolean => /^(?:fy)?(?:19|20)\d\d$/.test(word);
+const isPartOfDate = (word: string): boolean => /^\d{1,2}(?:st|nd|rd|th)?$/.test(word);
+
+/** The heading of a column of amounts that names no more than their period or currency. */
+export interface PeriodHeading {
+  /** The later of two periods ranks higher. */
+  readonly rank: number;
+}
+
+/**
+ * What a heading says of the period of the amounts below it: “2025”, “31 Dec 2025”, “Year ended June 2025”, “£”;
+ * `null` where it says something else.
+ */
+export const periodHeading = (heading: string): PeriodHeading | null => {
+  const text = heading.trim();
+  if (CURRENCY.test(text)) return { rank: 0 };
+  const words = wordsOfHeading(text);
+  const plain = words.join(' ');
+  if (THIS_YEAR.test(plain)) return { rank: 2 };
+  if (LAST_YEAR.test(plain)) return { rank: 1 };
+  const years = [...words, shortYear(words) ?? ''].filter(isYear);
+  const known = words.every((word) => isYear(word) || isPartOfDate(word) || BESIDE.has(word));
+  if (years.length === 0 || !known) return null;
+  return { rank: Math.max(...years.map((word) => Number(word.replace('fy', '')))) };
+};

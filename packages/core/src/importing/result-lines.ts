@@ -1,0 +1,133 @@
+import { elementOf } from '../kinds/kinds';
+import { inferKinds } from '../matching/infer-kind';
+import { nameKey } from '../text/name-key';
+import { add, type Minor } from '../money/minor';
+import type { ImportEntry } from './entry';
+import { elementOfTitle } from './section-titles';
+
+/** Lines of printed statements that are worked out from others; common practice, no source. */
+const RESULTS = new Set([
+  'gross profit',
+  'gross loss',
+  'gross profit/(loss)',
+  'gross margin',
+  'gross surplus',
+  'operating profit',
+  'operating loss',
+  'operating profit/(loss)',
+  'operating surplus',
+  'net operating income',
+  'income from operations',
+  'profit before tax',
+  'profit before taxation',
+  'loss before tax',
+  'loss before taxation',
+  'profit on ordinary activities before taxation',
+  'net income before tax',
+  'net income before taxes',
+  'income before tax',
+  'income before taxes',
+  'net profit before tax',
+  'net current assets',
+  'net current liabilities',
+  'net current assets/(liabilities)',
+  'working capital',
+  'ebit',
+  'ebitda',
+]);
+
+/** Worked out where they have an amount; the title of equity where they have none. */
+const BALANCES = new Set(['net assets', 'net liabilities', 'net assets/(liabilities)']);
+
+/** What a year comes to: worked out where the list has what it is worked out from, else a line of equity. */
+const OUTCOMES = new Set([
+  'net profit',
+  'net loss',
+  'net profit/(loss)',
+  'net income',
+  'net income/(loss)',
+  'net surplus',
+  'net deficit',
+  'net surplus/(deficit)',
+  'net result',
+  'profit',
+  'loss',
+  'surplus',
+  'deficit',
+  'profit for the year',
+  'loss for the year',
+  'profit for the period',
+  'loss for the period',
+  'profit/(loss) for the year',
+  'net profit for the year',
+  'net income for the year',
+  'profit after tax',
+  'profit after taxation',
+  'profit for the financial year',
+  'surplus for the year',
+  'deficit for the year',
+  'surplus/(deficit) for the year',
+  'excess of income over expenditure',
+  'excess of expenditure over income',
+]);
+
+const lineKey = (name: string): string =>
+  nameKey(name)
+    .replace(/\s*:$/, '')
+    .replace(/\s*\((loss|deficit|liabilities)\)/, '/($1)')
+    .replace(/\s*\/\s*/g, '/')
+    .replace(/^less\b:?\s*/, '')
+    .replace(/^total assets less current liabilities$/, 'net assets');
+
+/** So many lines of income and expense make up what a year comes to. */
+const MADE_OF = 2;
+const CLEAR = 0.5;
+
+const isOfTheYear = ({ name }: ImportEntry): boolean => {
+  const [guess] = inferKinds({ name });
+  if (guess === undefined || guess.confidence < CLEAR || guess.reason.type !== 'words')
+    return false;
+  return ['revenue', 'expense'].includes(elementOf(guess.kind));
+};
+
+/** Whether a list has what a year comes to, and not only the outcome. */
+const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportEntry>): boolean => {
+  let found = 0;
+  return entries.some((entry) => {
+    if (!aside.has(entry) && isOfTheYear(entry)) found += 1;
+    return found === MADE_OF;
+  });
+};
+
+/** Lines called as titles are, with what all lines since the last such line come to: “Shareholders' funds”. */
+const sectionTotals = (
+  entries: readonly ImportEntry[],
+  aside: ReadonlySet<ImportEntry>,
+): readonly ImportEntry[] => {
+  let [total, lines]: [Minor, number] = [0, 0];
+  return entries.filter((entry) => {
+    if (aside.has(entry)) return false;
+    const { name, number, balance } = entry;
+    const titled = number === null && elementOfTitle(name) !== null;
+    const isTotal = titled && lines > 1 && balance !== null && balance === total && total !== 0;
+    if (isTotal || (titled && balance === null)) [total, lines] = [0, 0];
+    else [total, lines] = [add(total, balance ?? 0), lines + 1];
+    return isTotal;
+  });
+};
+
+/**
+ * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what
+ * the year comes to where the list has income and expenses. A line with a number of its own is an account.
+ */
+export const resultLines = (entries: readonly ImportEntry[]): ReadonlySet<ImportEntry> => {
+  const unnumbered = entries.filter(({ number, role }) => number === null && role === null);
+  const outcomes = unnumbered.filter(({ name }) => OUTCOMES.has(lineKey(name)));
+  const results = unnumbered.filter(
+    ({ name, balance }) =>
+      RESULTS.has(lineKey(name)) || (balance !== null && BALANCES.has(lineKey(name))),
+  );
+  const aside = new Set([...outcomes, ...results]);
+  const known = new Set(makesUpYear(entries, aside) ? aside : results);
+  return new Set([...known, ...sectionTotals(entries, known)]);
+};
