@@ -65,7 +65,7 @@ describe('printed statements, brought in as a list', () => {
     await (picker as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
     await maren.sees('Regatta entries');
     await maren.page.waitForSelector('input[aria-label="Amounts are read"]');
-    expect(await amountsRead()).toBe('as statements print them, each on its usual side');
+    expect(await amountsRead()).toBe('as statements print them');
   });
 
   it('stand below their titles, in balance', async () => {

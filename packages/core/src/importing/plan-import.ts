@@ -2,55 +2,20 @@ import { plainAccount, type Account, type AccountId, type Role } from '../chart/
 import type { Chart } from '../chart/chart';
 import { accountCount, accountsById } from '../chart/queries';
 import { childrenByPlace } from '../collections/children-by-place';
-import type { CalendarDate } from '../dates/calendar-date';
-import { bandOf } from '../kinds/band';
-import type { Element } from '../kinds/element';
 import { KIND_CODES, type KindCode } from '../kinds/kinds';
-import type { Learned } from '../matching/learned/model';
 import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import { withAlike } from './alike';
-import { amountSidesOf, balanceAsPrinted, debitsPositive, type AmountSides } from './amount-sides';
-import { liftBands } from './bands';
-import type { ClashRule } from './clashes';
-import type { ImportEntry, Mended } from './entry';
-import { elementsByName } from './elements-by-name';
-import { findTree, placedByElement, treeSourceOf } from './find-tree';
+import { balanceAsPrinted, debitsPositive, type AmountSides } from './amount-sides';
+import type { ImportEntry } from './entry';
 import { findKinds, type RowKind } from './import-kinds';
-import type { Fate, ImportPlan, ImportRow, ImportStatus, UnplacedBalance } from './import-plan';
+import type { ImportPlan, ImportRow, ImportStatus, UnplacedBalance } from './import-plan';
+import type { ImportRequest } from './import-request';
 import { importRows } from './import-rows';
 import { workUntilSettled } from './import-work';
+import { listInPlaces } from './list-in-places';
+import { matchRows, type RowMatch } from './match-rows';
+import type { TreeRow } from './tree-row';
 import type { PlacedRow } from './work-request';
-import { matchRows, type FormerTitle, type ImportAnswer, type RowMatch } from './match-rows';
-import { readRows, type RowsRead } from './read-rows';
-import { withoutRolledUp } from './rolled-up';
-import type { ColumnReading, SourceRow } from './source';
-import type { TreeRow, TreeSource } from './tree-row';
-
-/** A list, and all that was decided about it. */
-export interface ImportRequest {
-  readonly rows: readonly SourceRow[];
-  readonly columns: ColumnReading;
-  /** `null` for what the list speaks for. */
-  readonly treeSource: TreeSource | null;
-  /** How its amounts are meant; `null` for what the list speaks for. */
-  readonly sides?: AmountSides | null;
-  readonly currency: string;
-  readonly today: CalendarDate;
-  readonly mended: ReadonlyMap<number, Mended>;
-  readonly types: ReadonlyMap<string, KindCode>;
-  /** What accounts of a name are, by what the practice was taught; by the names' keys. */
-  readonly taught?: ReadonlyMap<string, KindCode>;
-  readonly answers: ReadonlyMap<number, ImportAnswer>;
-  readonly fates: ReadonlyMap<AccountId, Fate>;
-  readonly former: readonly FormerTitle[];
-  readonly clashes: ClashRule | null;
-  /** What was learned of kinds; what ships where nothing else is given. */
-  readonly learned?: Learned;
-  /** A fresh id for the n-th row; the same at each call. */
-  newId(index: number): AccountId;
-  /** Is told now and then which share of the work is done, from 0 to 1. */
-  readonly tell?: (share: number) => void;
-}
 
 /** Shares of the work that are done after each of its parts. */
 const DONE = { read: 0.1, matched: 0.3, kinds: 0.6 } as const;
@@ -110,19 +75,6 @@ const roleOf = ({ entry, made }: TreeRow, hasChildren: boolean): Role => {
   return made || (hasChildren && (entry.balance ?? 0) === 0) ? 'heading' : 'posting';
 };
 
-/** Parents before what is below them, in the order of the list; what hangs in a circle comes last. */
-const inTreeOrder = (rows: readonly TreeRow[]): readonly number[] => {
-  const children = childrenByPlace(rows);
-  const order: number[] = [];
-  const visit = (at: number): void => {
-    order.push(at);
-    children[at]?.forEach(visit);
-  };
-  rows.forEach(({ parent }, at) => parent === null && visit(at));
-  const seen = new Set(order);
-  return [...order, ...rows.flatMap((_row, at) => (seen.has(at) ? [] : [at]))];
-};
-
 const placedRows = (
   rows: readonly TreeRow[],
   kinds: readonly RowKind[],
@@ -150,22 +102,6 @@ const unplacedOf = (leftOut: readonly ImportEntry[]): readonly UnplacedBalance[]
     balance === null || balance === 0 ? [] : [{ line, name, amount: balance, why: 'leftOut' }],
   );
 
-const withoutAlone = (
-  rows: readonly TreeRow[],
-  mended: ReadonlyMap<number, Mended>,
-): readonly TreeRow[] =>
-  rows.map((row) => {
-    const alone = !row.made && mended.get(row.entry.line)?.alone === true;
-    return alone ? { ...row, parent: null, problem: null, stated: true } : row;
-  });
-
-/** What the list calls by the name of an element is of it, where it prints a statement. */
-const underOwnName = (rows: readonly TreeRow[]): readonly (readonly [number, Element])[] =>
-  rows.flatMap(({ entry, parent }, at): readonly (readonly [number, Element])[] => {
-    const element = parent === null ? bandOf(entry.name) : null;
-    return element === null ? [] : [[at, element]];
-  });
-
 /** Rows with their amounts, debit positive now that kinds are known, and how they were meant. */
 const withAmounts = (
   rows: readonly TreeRow[],
@@ -186,16 +122,6 @@ const withAmounts = (
   return { rows: meant, sides: 'usual' };
 };
 
-const treeOf = (
-  chart: Chart,
-  read: RowsRead,
-  request: ImportRequest & { readonly treeSource: TreeSource; readonly sides: AmountSides },
-): readonly TreeRow[] => {
-  const source = placedByElement(read, request.treeSource);
-  if (source === null) return findTree(read, request.treeSource);
-  return findTree(read, source, elementsByName(chart, read.entries, { ...request, source }));
-};
-
 /**
  * Lines a list up with a chart. Each row is the same as an account, changes one, is new, waits for an
  * answer, or is wrong and says why; the operations make of the chart what the clear rows say. Nothing
@@ -204,18 +130,8 @@ const treeOf = (
  */
 export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => {
   const { fates, today, tell = () => undefined } = request;
-  const read = readRows(request.rows, request);
-  tell(DONE.read);
-  const treeSource = request.treeSource ?? treeSourceOf(read);
-  const heard = request.sides ?? amountSidesOf(read);
-  const {
-    rows: lifted,
-    bands,
-    under,
-  } = liftBands(treeOf(chart, read, { ...request, treeSource, sides: heard }));
-  const alone = withoutAlone(lifted, request.mended);
-  const order = inTreeOrder(alone);
-  const listed = withoutRolledUp(alone, order);
+  const inPlaces = listInPlaces(chart, request, () => tell(DONE.read));
+  const { read, treeSource, heard, rows: listed, order, bands } = inPlaces;
   const plan = planFor(chart, read.entries);
   const children = childrenByPlace(listed);
   const leads = (at: number): boolean => (children[at]?.length ?? 0) > 0;
@@ -226,7 +142,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
     ...request,
     accounts,
     plan,
-    under: heard === 'usual' ? new Map([...underOwnName(listed), ...under]) : under,
+    under: inPlaces.under,
     sides: heard,
     living: accountCount(chart) > 0,
   });

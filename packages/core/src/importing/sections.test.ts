@@ -81,7 +81,7 @@ describe('titles between the lines of a flat list', () => {
     expect(importOf(chart, PRINT).operations).toEqual([]);
   });
 
-  it('do not lead a line that is clearly of another element, and end where two of them follow', () => {
+  it('speak for one line that reads otherwise; two of another element end them, or one before the next', () => {
     const plan = importOf(
       emptyChart(),
       aList(`
@@ -90,6 +90,7 @@ Current assets
 Trade debtors
 Share capital
 Petty cash
+Van loan from the bank
 Current liabilities
 Trade creditors
 Overheads
@@ -101,8 +102,9 @@ Stationery`),
     expect(outline(plan)).toEqual([
       'Current assets',
       '  Trade debtors',
-      'Share capital',
+      '  Share capital',
       '  Petty cash',
+      'Van loan from the bank',
       'Current liabilities',
       '  Trade creditors',
       'Overheads',

@@ -9,16 +9,12 @@ interface Section {
   readonly element: Element | null;
 }
 
-/** So many lines of another element, one after the other, end a section. */
-const ENDS = 2;
-
 /** So many lines behind a title tell of what it is. */
 const FIRST_LINES = 5;
 
 class SectionWalk {
   private wide: Section | null = null;
   private section: Section | null = null;
-  private strangers = 0;
 
   constructor(
     private readonly entries: readonly ImportEntry[],
@@ -27,14 +23,11 @@ class SectionWalk {
   ) {}
 
   /** The place of what leads a line, a title or another; `null` for nothing. */
-  leaderOf(entry: ImportEntry, at: number): number | null {
+  leaderOf(at: number): number | null {
     const title = this.titles[at] ?? null;
-    return title === null
-      ? this.leaderOfLine(entry)
-      : this.leaderOfTitle(at, {
-          ...title,
-          element: title.element ?? this.elementAfter(at, title),
-        });
+    if (title === null) return this.leaderOfLine(at);
+    const element = title.element ?? this.elementAfter(at, title);
+    return this.leaderOfTitle(at, { ...title, element });
   }
 
   /** What a title does not say, the first lines behind it do; a statement is of no one element. */
@@ -46,7 +39,6 @@ class SectionWalk {
   }
 
   private leaderOfTitle(at: number, { element, wide }: SectionTitle): number | null {
-    this.strangers = 0;
     const outer = this.wide;
     const within =
       outer !== null && (outer.element === null || element === null || outer.element === element);
@@ -55,19 +47,32 @@ class SectionWalk {
     return wide || !within ? null : outer.at;
   }
 
-  private leaderOfLine(entry: ImportEntry): number | null {
+  private leaderOfLine(at: number): number | null {
     const leader = this.section ?? this.wide;
+    if (leader === null) return null;
+    const ends = this.isStranger(at, leader) && this.isOver(at + 1, leader);
+    // One stranger before the next title stands alone, unless an element leads; with two the section is over.
+    if (!ends || (leader === this.wide && !this.isStranger(at + 1, leader))) return leader.at;
+    [this.section, this.wide] = [null, null];
+    return null;
+  }
+
+  /** Whether a line is clearly of another element than what would lead it. */
+  private isStranger(at: number, { element }: Section): boolean {
+    const entry = this.entries[at];
+    if (entry === undefined || element === null || this.titles[at] != null) return false;
     const own = elementOfTitle(entry.name) ?? this.elementOf(entry);
-    const strange = leader?.element != null && own !== null && own !== leader.element;
-    this.strangers = strange ? this.strangers + 1 : 0;
-    if (this.strangers >= ENDS) [this.section, this.wide] = [null, null];
-    return strange ? null : (leader?.at ?? null);
+    return own !== null && own !== element;
+  }
+
+  private isOver(at: number, leader: Section): boolean {
+    return at >= this.entries.length || this.titles[at] != null || this.isStranger(at, leader);
   }
 }
 
 /**
- * Places rows below the title before them, and titles below the element or the statement that a title names. A row
- * that is clearly of another element than its title stands alone; two of them end the section.
+ * Places rows below the title before them, and titles below the element or the statement that a title names. Rows
+ * that are clearly of another element end a section: two of them, or one before the next title.
  */
 export const treeBySections = (
   entries: readonly ImportEntry[],
@@ -76,7 +81,7 @@ export const treeBySections = (
   const titles = sectionTitles(entries);
   const walk = new SectionWalk(entries, titles, elementOf);
   return entries.map((entry, at) => {
-    const parent = walk.leaderOf(entry, at);
+    const parent = walk.leaderOf(at);
     // What only an element leads has no parent: its account stays where the chart has it.
     const stated = parent !== null && titles[parent]?.wide === false;
     const name = titles[at] == null ? entry.name : entry.name.replace(/\s*:$/, '');

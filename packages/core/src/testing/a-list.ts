@@ -1,7 +1,8 @@
 import type { Chart } from '../chart/chart';
 import { recognizeColumns } from '../importing/columns';
 import type { ImportPlan } from '../importing/import-plan';
-import { planImport, type ImportRequest } from '../importing/plan-import';
+import type { ImportRequest } from '../importing/import-request';
+import { planImport } from '../importing/plan-import';
 import type { SourceRow } from '../importing/source';
 import { applyAll } from '../operations/apply';
 

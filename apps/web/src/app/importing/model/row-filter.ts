@@ -30,9 +30,12 @@ export type ShownLine =
 export const candidatesOf = ({ kind }: ImportRow): readonly KindCode[] =>
   kind === null ? [] : [kind.kind, ...kind.others];
 
-/** Whether a row's kind is a guess that should be looked at. */
+/** Whether a row's kind is a guess that should be looked at; that of a heading puts no amount on a line. */
 export const isDoubtful = (row: ImportRow): boolean =>
-  (row.status === 'new' && row.kind !== null && row.kind.confidence < DOUBTFUL_IN_LIST) ||
+  (row.status === 'new' &&
+    row.role === 'posting' &&
+    row.kind !== null &&
+    row.kind.confidence < DOUBTFUL_IN_LIST) ||
   isOnOddSide(row);
 
 /** The lines about which something was decided already. */

@@ -94,8 +94,8 @@ export const TREE_SOURCE_WORDS: Readonly<Record<TreeSource, string>> = {
 
 /** How the amounts of one column are read. */
 export const AMOUNT_SIDES_WORDS: Readonly<Record<AmountSides, string>> = {
-  debit: $localize`by their signs: debits are positive`,
-  usual: $localize`as statements print them, each on its usual side`,
+  debit: $localize`by sign, debits positive`,
+  usual: $localize`as statements print them`,
 };
 
 const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) => string>> = {
