@@ -1,7 +1,7 @@
 import { nameKey } from '../text/name-key';
 import { useOfHeading } from './column-words';
 import { readListedAmount } from './amounts';
-import { periodHeading } from './period-headings';
+import { CURRENCY, periodHeading } from './period-headings';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 import { meaningOfTypes } from './type-words';
 
@@ -88,6 +88,18 @@ const saysType = (texts: readonly string[], few: boolean): number => {
   return share(texts, (text) => (few ? meanings.has(text) : meanings.get(text)?.kind === null));
 };
 
+/** How much digits look like numbers that somebody gave: as long as one another, or in order. */
+const looksGiven = (texts: readonly string[]): number => {
+  const lengths = new Map<number, number>();
+  for (const { length } of texts) lengths.set(length, (lengths.get(length) ?? 0) + 1);
+  const alike = Math.max(...lengths.values()) / texts.length;
+  const rising = texts.filter((text, at) => at === 0 || Number(text) >= Number(texts[at - 1]));
+  return Math.max(alike, rising.length / texts.length);
+};
+
+/** Below this share digits are amounts. */
+const GIVEN = 0.7;
+
 /** What a column's content speaks for, each from 0 to 1. */
 const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Likely => {
   if (texts.length === 0) return [];
@@ -96,10 +108,14 @@ const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Li
   const decimals = share(texts, (text) => /[.,]\d{2}\D*$/.test(text));
   const levels = few && distinct <= 12 && share(texts, (text) => /^\d$/.test(text)) === 1;
   const named = share(texts, (text) => /\p{L}{2}/u.test(text));
+  const whole = share(texts, (text) => /^\d+$/.test(text)) === 1;
+  const amounts = whole && !levels && looksGiven(texts) < GIVEN;
   return [
     [
       'number',
-      levels ? 0.2 : 0.8 * share(texts, (text) => NUMBER.test(text)) * spread ** 2 * (1 - decimals),
+      levels || amounts
+        ? 0.2
+        : 0.8 * share(texts, (text) => NUMBER.test(text)) * spread ** 2 * (1 - decimals),
     ],
     ['numberAndName', 0.9 * share(texts, (text) => NUMBER_AND_NAME.test(text))],
     ['name', 0.7 * named * spread],
@@ -108,7 +124,7 @@ const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Li
     ['role', 0.8 * share(texts, (text) => ROLES.test(text))],
     ['retired', few ? 0.6 * share(texts, (text) => STATUSES.test(text)) : 0],
     ['type', 0.75 * saysType(texts, few)],
-    ['balance', 0.6 * share(texts, isAmount) * Math.max(decimals, 0.3)],
+    ['balance', 0.6 * share(texts, isAmount) * Math.max(decimals, amounts ? 0.8 : 0.3)],
   ];
 };
 
@@ -194,7 +210,7 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
   const columns = headings.map((_, column): Seen => {
     const texts = body
       .map(({ cells }) => (cells[column] ?? '').trim())
-      .filter((text) => text !== '');
+      .filter((text) => text !== '' && !CURRENCY.test(text));
     return { texts, distinct: new Set(texts).size };
   });
   const numbers = new Set(

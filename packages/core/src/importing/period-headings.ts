@@ -4,12 +4,13 @@ const BESIDE = new Set(
     'january february march april may june july august september october november december ' +
     'jan feb mar apr jun jul aug sep sept oct nov dec ' +
     'year years period month months quarter half ended ending end as at of on to the for from until fy actual actuals ' +
-    'st nd rd th usd gbp eur cad aud nzd zar chf jpy sek nok dkk inr'
+    'closing opening balance balances st nd rd th usd gbp eur cad aud nzd zar chf jpy sek nok dkk inr'
   ).split(' '),
 );
 
 /** A currency alone: £, US$, EUR. */
-const CURRENCY = /^(?:\p{Lu}{0,2}\p{Sc}|USD|GBP|EUR|CAD|AUD|NZD|ZAR|CHF|JPY|SEK|NOK|DKK|INR)$/u;
+export const CURRENCY =
+  /^(?:\p{Lu}{0,2}\p{Sc}|USD|GBP|EUR|CAD|AUD|NZD|ZAR|CHF|JPY|SEK|NOK|DKK|INR)$/u;
 
 const THIS_YEAR = /^(?:this|current) (?:year|period)$/;
 const LAST_YEAR = /^(?:last|prior|previous) (?:year|period)$/;

@@ -113,6 +113,29 @@ describe('what the year comes to', () => {
     expect(sum(plan.balances.map(({ amount }) => amount))).toBe(0);
   });
 
+  it('is a line of equity below equity in a balance sheet with its totals', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList(`
+Description|Dec-25|Dec-24
+Current assets||
+Cash on hand|250.00|300.00
+Savings|14000.00|9000.00
+Total current assets|14250.00|9300.00
+Current liabilities||
+Payroll taxes|600.00|500.00
+Total current liabilities|600.00|500.00
+Equity||
+Member contributions|10000.00|10000.00
+Member draws|-5000.00|-4000.00
+Net income|8650.00|2800.00
+Total equity|13650.00|8800.00`),
+    );
+    expect(amountOf(plan, 'Net income')).toBe(-865_000);
+    expect(amountOf(plan, 'Member draws')).toBe(500_000);
+    expect(sum(plan.balances.map(({ amount }) => amount))).toBe(0);
+  });
+
   it('is an account where it has a number of its own', () => {
     const plan = importOf(
       emptyChart(),
@@ -283,5 +306,65 @@ describe('the heading of a column of amounts', () => {
     ['Last year', 'This year', [null, 'balance']],
   ])('names the newest of several: %s and %s', (first, second, uses) => {
     expect(usesOf(first, second)).toEqual(['name', ...uses]);
+  });
+});
+
+describe('amounts without a heading', () => {
+  const RECEIPTS = aList(`
+Receipts and payments for the year to 5 April 2026
+Receipts|£
+Donations|4200
+Jumble sale|615
+Hall hire|2310
+Bank interest|38
+Payments|£
+Hall cleaning|1400
+Heating|1905
+Repairs|820
+Insurance|640
+Surplus|2398`);
+
+  it('are not taken for numbers of accounts: they are neither of one length nor in order', () => {
+    expect(recognizeColumns(RECEIPTS).uses).toEqual(['name', 'balance']);
+    expect(
+      recognizeColumns(aList('1000|Petty cash\n1010|Bank\n1200|Stock\n4000|Sales')).uses,
+    ).toEqual(['number', 'name']);
+  });
+
+  it('stand beside names, below what the list is called and between the titles of its halves', () => {
+    const plan = importOf(emptyChart(), RECEIPTS);
+    expect(plan.rows.map(({ entry, status }) => [entry.name, status])).toEqual([
+      ['Receipts', 'band'],
+      ['Donations', 'new'],
+      ['Jumble sale', 'new'],
+      ['Hall hire', 'new'],
+      ['Bank interest', 'new'],
+      ['Payments', 'band'],
+      ['Hall cleaning', 'new'],
+      ['Heating', 'new'],
+      ['Repairs', 'new'],
+      ['Insurance', 'new'],
+      ['Surplus', 'total'],
+    ]);
+    expect(amountOf(plan, 'Hall hire')).toBe(-231_000);
+    expect(amountOf(plan, 'Heating')).toBe(190_500);
+  });
+});
+
+describe('the last line of a trial balance, without a name', () => {
+  it('is its total, where debits and credits come to the same', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList('Account|Dr $|Cr $\nBank|700|\nWages|300|\nFees||1000\n|1000|1000'),
+    );
+    expect(plan.rows.at(-1)?.status).toBe('total');
+  });
+
+  it('is asked for its name where they do not', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList('Account|Dr|Cr\nBank|700|\nWages|300|\nFees||900\n||100'),
+    );
+    expect(plan.rows.at(-1)?.status).toBe('wrong');
   });
 });

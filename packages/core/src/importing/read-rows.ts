@@ -4,6 +4,7 @@ import { AMOUNT_LIMIT, type Minor } from '../money/minor';
 import { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from '../operations/checks';
 import { decimalSignOf, isBeyondCounting, readListedAmount, type DecimalSign } from './amounts';
 import type { CellProblem, ImportEntry, Mended } from './entry';
+import { CURRENCY } from './period-headings';
 import { resultLines } from './result-lines';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 
@@ -113,7 +114,7 @@ class RowReader {
 
   amount(use: ColumnUse): Minor | null {
     const text = this.text(use);
-    if (text === null || /^[-–—]$/.test(text)) return null;
+    if (text === null || /^[-–—]$/.test(text) || CURRENCY.test(text)) return null;
     const amount = readListedAmount(text, this.request);
     if (amount === null)
       return this.wrong(use, isBeyondCounting(text) ? 'amountTooLarge' : 'amountMalformed');
@@ -168,7 +169,9 @@ class RowReader {
   }
 }
 
-const isTotal = ({ number, name }: ImportEntry): boolean => number === null && TOTAL.test(name);
+/** A line of totals; without a name, what debits and credits come to alike. */
+const isTotal = ({ number, name, balance }: ImportEntry): boolean =>
+  number === null && (TOTAL.test(name) || (name === '' && balance === 0));
 
 /** A number that stands twice is wrong where it stands again. */
 const withRepeats = (entries: readonly ImportEntry[]): readonly ImportEntry[] => {
@@ -195,6 +198,13 @@ const CURRENCIES = /^(?:\p{Lu}{0,2}\p{Sc}|[A-Z]{3}|notes?)?$/iu;
 const namesCurrencies = ({ cells }: SourceRow): boolean =>
   cells.some((cell) => /\p{Sc}/u.test(cell)) && cells.every((cell) => CURRENCIES.test(cell.trim()));
 
+/** What stands over a list without headings: “Payments for the year to 5 April 2026”. */
+const DATED = /\b(?:year|period|months?|quarter|as at|as of|ended|ending)\b.*\b(?:19|20)\d\d\b/i;
+const isTitle = ({ cells }: SourceRow): boolean => {
+  const [only = '', ...more] = cells.filter((cell) => cell.trim() !== '');
+  return more.length === 0 && DATED.test(only);
+};
+
 const AMOUNTS: readonly ColumnUse[] = ['balance', 'debit', 'credit', 'budget'];
 
 const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boolean =>
@@ -218,6 +228,7 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
       !namesCurrencies(row) &&
       !repeatsHeadings(row, columns.headings),
   );
+  while (columns.headingLine === null && body[0] !== undefined && isTitle(body[0])) body.shift();
   const texts = AMOUNTS.flatMap((use) => {
     const column = columnOf.get(use);
     return column === undefined ? [] : body.map(({ cells }) => cells[column] ?? '');

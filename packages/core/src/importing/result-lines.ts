@@ -1,3 +1,4 @@
+import type { Element } from '../kinds/element';
 import { elementOf } from '../kinds/kinds';
 import { inferKinds } from '../matching/infer-kind';
 import { nameKey } from '../text/name-key';
@@ -79,27 +80,25 @@ const lineKey = (name: string): string =>
     .replace(/^less\b:?\s*/, '')
     .replace(/^total assets less current liabilities$/, 'net assets');
 
-/** So many lines of income and expense make up what a year comes to. */
-const MADE_OF = 2;
-const CLEAR = 0.5;
+/** From this confidence on a name tells its element. */
+const CLEAR = 0.6;
 
-const isOfTheYear = ({ name }: ImportEntry): boolean => {
+const elementOfName = ({ name }: ImportEntry): Element | null => {
   const [guess] = inferKinds({ name });
-  if (guess === undefined || guess.confidence < CLEAR || guess.reason.type !== 'words')
-    return false;
-  return ['revenue', 'expense'].includes(elementOf(guess.kind));
+  const clear = guess !== undefined && guess.confidence >= CLEAR && guess.reason.type === 'words';
+  return clear ? elementOf(guess.kind) : null;
 };
 
-/** Whether a list has what a year comes to, and not only the outcome. */
+/** Whether a list has what makes up the outcome of a year, income as well as expenses. */
 const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportEntry>): boolean => {
-  let found = 0;
+  const found = new Set<Element | null>();
   return entries.some((entry) => {
-    if (!aside.has(entry) && isOfTheYear(entry)) found += 1;
-    return found === MADE_OF;
+    if (!aside.has(entry)) found.add(elementOfTitle(entry.name) ?? elementOfName(entry));
+    return found.has('revenue') && found.has('expense');
   });
 };
 
-/** Lines called as titles are, with what all lines since the last such line come to: “Shareholders' funds”. */
+/** Lines without a name, or called as titles are, with what all lines since the last such line come to: “Shareholders' funds”. */
 const sectionTotals = (
   entries: readonly ImportEntry[],
   aside: ReadonlySet<ImportEntry>,
@@ -108,7 +107,7 @@ const sectionTotals = (
   return entries.filter((entry) => {
     if (aside.has(entry)) return false;
     const { name, number, balance } = entry;
-    const titled = number === null && elementOfTitle(name) !== null;
+    const titled = number === null && (name === '' || elementOfTitle(name) !== null);
     const isTotal = titled && lines > 1 && balance !== null && balance === total && total !== 0;
     if (isTotal || (titled && balance === null)) [total, lines] = [0, 0];
     else [total, lines] = [add(total, balance ?? 0), lines + 1];

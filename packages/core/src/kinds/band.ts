@@ -13,6 +13,8 @@ const BANDS: Readonly<Record<string, Element>> = {
   expenditure: 'expense',
   costs: 'expense',
   'costs and expenses': 'expense',
+  receipts: 'revenue',
+  payments: 'expense',
   memorandum: 'memorandum',
 };
 

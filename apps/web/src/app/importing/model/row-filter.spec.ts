@@ -45,6 +45,15 @@ describe('the lines of a list by group', () => {
     expect(keysOf(linesOf(plan, 'attention', decided, before))).toEqual(keysOf(before));
   });
 
+  it('does not ask what kind a heading is, which puts no amount on a line', () => {
+    const plan = importOf(aChart(''), aList('Name|Parent\nQwertz|\nAsdfgh|Qwertz'));
+    const names = linesOf(plan, 'attention').map((line) =>
+      line.type === 'row' ? line.row.entry.name : '',
+    );
+    expect(plan.rows[0]?.role).toBe('heading');
+    expect(names).toEqual(['Asdfgh']);
+  });
+
   it('counts each group as it lists it', () => {
     const counts = countsOf(PLAN);
     for (const filter of ROW_FILTERS)
