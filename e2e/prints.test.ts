@@ -73,7 +73,7 @@ describe('printed statements, brought in as a list', () => {
     await maren.page.waitForSelector('[role=listbox]:focus');
     await maren.tabTo('Balances');
     await maren.press('Enter');
-    await maren.sees('62,535.00');
+    await maren.sees('64,835.00 on each side');
     await maren.tabTo('Accounts');
     await maren.press('Enter');
     await maren.sees('Its balances come along.');
@@ -82,7 +82,7 @@ describe('printed statements, brought in as a list', () => {
   it('become a chart with headings, and the statement that was printed', async () => {
     await maren.press('Control+Enter');
     await maren.hasChart();
-    await maren.lineShows('Boats', { amount: '48,000.00' });
+    await maren.lineShows('Regatta entries', { amount: '3,250.00' });
     const names = (await maren.rows()).map(({ name }) => name);
     expect(names).toEqual(expect.arrayContaining(['Fixed assets', 'Boats', 'Club funds']));
     expect(names).not.toContain('Net assets');
