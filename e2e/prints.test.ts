@@ -49,7 +49,7 @@ afterAll(async () => {
 const amountsRead = () =>
   maren.page.$eval(
     'input[aria-label="Amounts are read"]',
-    (field) => (field as HTMLInputElement).value,
+    (field) => (field).value,
   );
 
 describe('printed statements, brought in as a list', () => {

@@ -7,7 +7,14 @@ import { regress, type Sample } from './regression';
 import { pushToAny, type Thinking } from './train-joint';
 import { KIND_AT, type Weights } from './train-rows';
 
-const REGRESSION = { epochs: 12, rate: 0.08, decay: 2e-5, squares: 1e-2, kept: 4, seed: 7 } as const;
+const REGRESSION = {
+  epochs: 12,
+  rate: 0.08,
+  decay: 2e-5,
+  squares: 1e-2,
+  kept: 4,
+  seed: 7,
+} as const;
 
 const samplesIn = ({ keys, last, kinds }: Thinking): readonly Sample[] => {
   const { everywhere, look } = surroundingsOf(keys, last);
