@@ -47,10 +47,7 @@ afterAll(async () => {
 });
 
 const amountsRead = () =>
-  maren.page.$eval(
-    'input[aria-label="Amounts are read"]',
-    (field) => (field).value,
-  );
+  maren.page.$eval('input[aria-label="Amounts are read"]', (field) => field.value);
 
 describe('printed statements, brought in as a list', () => {
   it('have the newest year as their balances, and say how the amounts are read', async () => {
