@@ -351,6 +351,19 @@ Surplus|2398`);
   });
 });
 
+describe('a list whose amounts come to more than can be counted exactly', () => {
+  it.each([
+    ['Name|Balance', (index: number) => `Sales ${index}|99999999999.00`, 'balance'],
+    ['Name|Dr|Cr', (index: number) => `Sales ${index}||99999999999.00`, 'credit'],
+  ])('has what goes beyond refused at its row: %s', (head, line, use) => {
+    const lines = Array.from({ length: 1000 }, (_one, index) => line(index));
+    const plan = importOf(emptyChart(), aList([head, ...lines].join('\n')));
+    const wrong = plan.rows.filter(({ status }) => status === 'wrong');
+    expect(wrong.length).toBe(100);
+    expect(wrong[0]?.problems).toEqual([{ use, rule: 'amountTooLarge', text: '99999999999.00' }]);
+  });
+});
+
 describe('the last line of a trial balance, without a name', () => {
   it('is its total, where debits and credits come to the same', () => {
     const plan = importOf(

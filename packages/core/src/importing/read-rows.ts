@@ -191,6 +191,33 @@ const withRepeats = (entries: readonly ImportEntry[]): readonly ImportEntry[] =>
   });
 };
 
+/** Amounts are taken as long as all of a list can be added up exactly, on either side; what goes beyond is refused at its row. */
+const withinCounting = (
+  entries: readonly ImportEntry[],
+  columnOf: ReadonlyMap<ColumnUse, number>,
+): readonly ImportEntry[] => {
+  const totals = { balance: 0, budget: 0 };
+  const goesBeyond = (entry: ImportEntry, use: keyof typeof totals): boolean => {
+    const total = totals[use] + Math.abs(entry[use] ?? 0);
+    if (total > Number.MAX_SAFE_INTEGER) return true;
+    totals[use] = total;
+    return false;
+  };
+  return entries.map((entry) => {
+    const beyond = (['balance', 'budget'] as const).filter((use) => goesBeyond(entry, use));
+    if (beyond.length === 0) return entry;
+    const uses = beyond.flatMap((one): readonly ColumnUse[] =>
+      one === 'budget' ? ['budget'] : ['balance', 'debit', 'credit'],
+    );
+    const problems = uses.flatMap((use): CellProblem[] => {
+      const text = (entry.cells[columnOf.get(use) ?? -1] ?? '').trim();
+      return text === '' ? [] : [{ use, rule: 'amountTooLarge', text }];
+    });
+    const refused = Object.fromEntries(beyond.map((use) => [use, null]));
+    return { ...entry, ...refused, problems: [...entry.problems, ...problems] };
+  });
+};
+
 const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
 
 /** A second row of headings, as statements have it: a currency over each column of amounts. */
@@ -234,7 +261,10 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
     return column === undefined ? [] : body.map(({ cells }) => cells[column] ?? '');
   });
   const reading = { ...request, decimal: decimalSignOf(texts, request.currency) };
-  const all = body.map((row) => new RowReader(row, columnOf, reading).entry());
+  const all = withinCounting(
+    body.map((row) => new RowReader(row, columnOf, reading).entry()),
+    columnOf,
+  );
   const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
   const kept = all.filter((entry) => !isOut(entry));
   const results = resultLines(kept);

@@ -138,9 +138,11 @@ const holdsNothing = ({ balance, budget, role, type }: ImportEntry): boolean =>
   (balance ?? 0) === 0 && (budget ?? 0) === 0 && role !== 'posting' && type === null;
 
 /** Words in capitals, at least two or one that heads in other lists; VAT and PAYE are abbreviations. */
-const inCapitals = ({ name }: ImportEntry): boolean =>
-  /^[^\p{Ll}\p{N}]*$/u.test(name) &&
-  (/\p{Lu}{3}[^\p{L}]+(?:.*[^\p{L}])?\p{Lu}{3}/u.test(name) || AT_TIMES.has(titleKey(name)));
+const inCapitals = ({ name }: ImportEntry): boolean => {
+  if (/[\p{Ll}\p{N}]/u.test(name)) return false;
+  const words = name.split(/[^\p{L}]+/u).filter((word) => /^\p{Lu}{3}/u.test(word));
+  return words.length > 1 || AT_TIMES.has(titleKey(name));
+};
 
 /** The element of which a line is that bears the name of a title, as far as names tell; `null` for any other. */
 export const elementOfTitle = (name: string): Element | null => {
