@@ -136,6 +136,14 @@ Total equity|13650.00|8800.00`),
     expect(sum(plan.balances.map(({ amount }) => amount))).toBe(0);
   });
 
+  it('is an account of equity where the list has no amounts', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList('Name|Type\nSales|Income\nRent|Expense\nWages|Expense\nNet profit|Equity'),
+    );
+    expect(plan.rows.map(({ status }) => status)).not.toContain('total');
+  });
+
   it('is an account where it has a number of its own', () => {
     const plan = importOf(
       emptyChart(),

@@ -117,16 +117,20 @@ const sectionTotals = (
 
 /**
  * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what
- * the year comes to where the list has income and expenses. A line with a number of its own is an account.
+ * the year comes to where the list has income and expenses. A line with a number of its own is an account, and so is
+ * an outcome without an amount.
  */
 export const resultLines = (entries: readonly ImportEntry[]): ReadonlySet<ImportEntry> => {
   const unnumbered = entries.filter(({ number, role }) => number === null && role === null);
-  const outcomes = unnumbered.filter(({ name }) => OUTCOMES.has(lineKey(name)));
+  const outcomes = unnumbered.filter(
+    ({ name, balance }) => balance !== null && OUTCOMES.has(lineKey(name)),
+  );
   const results = unnumbered.filter(
     ({ name, balance }) =>
       RESULTS.has(lineKey(name)) || (balance !== null && BALANCES.has(lineKey(name))),
   );
   const aside = new Set([...outcomes, ...results]);
-  const known = new Set(makesUpYear(entries, aside) ? aside : results);
+  const isMadeUp = outcomes.length > 0 && makesUpYear(entries, aside);
+  const known = new Set(isMadeUp ? aside : results);
   return new Set([...known, ...sectionTotals(entries, known)]);
 };
