@@ -247,16 +247,31 @@ Trading|
     ]);
   });
 
-  it.each(['Income and expenditure', 'Assets / liabilities', 'Liabilities & equity'])(
-    'may name several elements: %s',
-    (name) => {
-      const plan = importOf(
-        emptyChart(),
-        aList(`Name|Balance\n${name}|\n   Petty cash|5.00\n   Trade creditors|-5.00`),
-      );
-      expect(plan.rows[0]?.status).toBe('band');
-    },
-  );
+  it.each([
+    'Income and expenditure',
+    'Assets / liabilities',
+    'Liabilities & equity',
+    'Other income/expense',
+  ])('may name several elements: %s', (name) => {
+    const plan = importOf(
+      emptyChart(),
+      aList(`Name|Balance\n${name}|\n   Petty cash|5.00\n   Trade creditors|-5.00`),
+    );
+    expect(plan.rows[0]?.status).toBe('band');
+  });
+});
+
+describe('operating income', () => {
+  const LINES =
+    'Account|Total\nRevenue|\nLessons|900\nExpenses|\nStudio rent|600\nOperating income|300';
+  const statusIn = (text: string) =>
+    importOf(emptyChart(), aList(text)).rows.find(({ entry }) => entry.name === 'Operating income')
+      ?.status;
+
+  it('is worked out in a list with totals, and an account in another', () => {
+    expect(statusIn(LINES.replace('\nOperating', '\nTotal expenses|600\nOperating'))).toBe('total');
+    expect(statusIn(LINES)).toBe('new');
+  });
 });
 
 describe('the side of an amount', () => {

@@ -267,7 +267,7 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
   );
   const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
   const kept = all.filter((entry) => !isOut(entry));
-  const results = resultLines(kept);
+  const results = resultLines(kept, { totalled: kept.some(isTotal) });
   const isWorkedOut = (entry: ImportEntry): boolean => isTotal(entry) || results.has(entry);
   return {
     entries: withRepeats(kept.filter((entry) => !isWorkedOut(entry))),

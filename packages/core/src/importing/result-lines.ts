@@ -72,6 +72,9 @@ const OUTCOMES = new Set([
   'excess of expenditure over income',
 ]);
 
+/** Worked out in a list that has totals, and perhaps an account in another. */
+const BESIDE_TOTALS = new Set(['operating income', 'net operating profit']);
+
 const lineKey = (name: string): string =>
   nameKey(name)
     .replace(/\s*:$/, '')
@@ -118,17 +121,21 @@ const sectionTotals = (
 /**
  * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what
  * the year comes to where the list has income and expenses. A line with a number of its own is an account, and so is
- * an outcome without an amount.
+ * an outcome without an amount. `totalled` says whether the list has lines of totals.
  */
-export const resultLines = (entries: readonly ImportEntry[]): ReadonlySet<ImportEntry> => {
+export const resultLines = (
+  entries: readonly ImportEntry[],
+  { totalled }: { readonly totalled: boolean },
+): ReadonlySet<ImportEntry> => {
   const unnumbered = entries.filter(({ number, role }) => number === null && role === null);
   const outcomes = unnumbered.filter(
     ({ name, balance }) => balance !== null && OUTCOMES.has(lineKey(name)),
   );
-  const results = unnumbered.filter(
-    ({ name, balance }) =>
-      RESULTS.has(lineKey(name)) || (balance !== null && BALANCES.has(lineKey(name))),
-  );
+  const results = unnumbered.filter(({ name, balance }) => {
+    const key = lineKey(name);
+    if (balance === null) return RESULTS.has(key);
+    return RESULTS.has(key) || BALANCES.has(key) || (totalled && BESIDE_TOTALS.has(key));
+  });
   const aside = new Set([...outcomes, ...results]);
   const isMadeUp = outcomes.length > 0 && makesUpYear(entries, aside);
   const known = new Set(isMadeUp ? aside : results);

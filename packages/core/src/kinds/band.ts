@@ -34,6 +34,9 @@ const STATEMENTS = new Set([
 export const isMixedBand = (name: string): boolean => {
   const key = nameKey(name);
   if (STATEMENTS.has(key)) return true;
-  const parts = key.split(/\s*[/&,]\s*|\s+and\s+/).map(bandOf);
+  const parts = key
+    .replace(/^other /, '')
+    .split(/\s*[/&,]\s*|\s+and\s+/)
+    .map(bandOf);
   return parts.length > 1 && !parts.includes(null) && new Set(parts).size > 1;
 };
