@@ -21,14 +21,17 @@ const wordsOfHeading = (heading: string): readonly string[] =>
     .split(/[^\p{L}\p{N}]+/u)
     .filter((word) => word !== '');
 
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/** The last month that a heading names, from 1; 0 for none. */
+const lastMonth = (words: readonly string[]): number =>
+  Math.max(0, ...words.slice(-3).map((word) => MONTHS.indexOf(word.slice(0, 3)) + 1));
+
 /** A year of two digits behind a month: “Dec 25”. */
 const shortYear = (words: readonly string[]): string | null => {
   const last = words.at(-1) ?? '';
-  const dated = words.some((word) => MONTH.test(word)) && words.length > 1;
-  return dated && /^\d\d$/.test(last) ? `20${last}` : null;
+  return lastMonth(words) > 0 && /^\d\d$/.test(last) ? `20${last}` : null;
 };
-
-const MONTH = /^(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/;
 
 const isYear = (word: string): boolean => /^(?:fy)?(?:19|20)\d\d$/.test(word);
 const isPartOfDate = (word: string): boolean => /^\d{1,2}(?:st|nd|rd|th)?$/.test(word);
@@ -53,5 +56,6 @@ export const periodHeading = (heading: string): PeriodHeading | null => {
   const years = [...words, shortYear(words) ?? ''].filter(isYear);
   const known = words.every((word) => isYear(word) || isPartOfDate(word) || BESIDE.has(word));
   if (years.length === 0 || !known) return null;
-  return { rank: Math.max(...years.map((word) => Number(word.replace('fy', '')))) };
+  const year = Math.max(...years.map((word) => Number(word.replace('fy', ''))));
+  return { rank: year * MONTHS.length + lastMonth(words) };
 };

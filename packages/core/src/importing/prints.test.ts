@@ -327,6 +327,9 @@ describe('the heading of a column of amounts', () => {
     ['2024', '2025', [null, 'balance']],
     ['2025', '2024', ['balance', null]],
     ['Last year', 'This year', [null, 'balance']],
+    ['31 Mar 2026', '30 June 2026', [null, 'balance']],
+    ['Jun 26', 'May 26', ['balance', null]],
+    ['Jan - Dec 2024', 'Jan - Dec 2025', [null, 'balance']],
   ])('names the newest of several: %s and %s', (first, second, uses) => {
     expect(usesOf(first, second)).toEqual(['name', ...uses]);
   });

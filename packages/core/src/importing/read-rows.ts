@@ -221,9 +221,12 @@ const withinCounting = (
 const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
 
 /** A second row of headings, as statements have it: a currency over each column of amounts. */
-const CURRENCIES = /^(?:\p{Lu}{0,2}\p{Sc}|[A-Z]{3}|notes?)?$/iu;
-const namesCurrencies = ({ cells }: SourceRow): boolean =>
-  cells.some((cell) => /\p{Sc}/u.test(cell)) && cells.every((cell) => CURRENCIES.test(cell.trim()));
+const namesCurrencies = ({ cells }: SourceRow): boolean => {
+  const filled = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
+  const currencies = filled.filter((cell) => CURRENCY.test(cell));
+  const known = filled.every((cell) => currencies.includes(cell) || /^notes?$/i.test(cell));
+  return known && currencies.length > 0;
+};
 
 /** What stands over a list without headings: “Payments for the year to 5 April 2026”. */
 const DATED = /\b(?:year|period|months?|quarter|as at|as of|ended|ending)\b.*\b(?:19|20)\d\d\b/i;
