@@ -22,8 +22,6 @@ import {
   type OpeningBalances,
   type Operation,
   type Refusal,
-  type AmountSides,
-  type TreeSource,
   type ImportPlan,
 } from '@iunctus/core';
 import { ProgressBar } from 'primeng/progressbar';
@@ -109,6 +107,19 @@ const PARTS: readonly OneOf<Part>[] = [
 /** A list is looked through so many milliseconds after the last decision. */
 const LOOK_AFTER = 700;
 
+/** In which ways a list may be read: first as it speaks for itself, which is said in its words, then the others. */
+const waysToRead = <T extends string>(
+  ways: readonly T[],
+  words: Readonly<Record<T, string>>,
+  { chosen, found }: { readonly chosen: T | null; readonly found: T | null },
+): readonly PickOption<T | ''>[] => {
+  const own = chosen === null ? found : null;
+  return [
+    { value: '', words: own === null ? $localize`what the list has` : words[own] },
+    ...ways.filter((way) => way !== own).map((value) => ({ value, words: words[value] })),
+  ];
+};
+
 /** Bringing in a list: choosing it, saying what its columns are, lining it up, proposing it. */
 @Component({
   selector: 'iu-import-page',
@@ -182,17 +193,12 @@ export class ImportPage {
       ? $localize`Nothing is left to look at.`
       : $localize`No line is in this group.`,
   );
-  /** What the list’s own tree is taken from. */
-  private readonly ownTreeWords = computed(() => {
-    const plan = this.engine.plan();
-    return plan === null || this.draft.treeSource() !== null
-      ? $localize`what the list has`
-      : TREE_SOURCE_WORDS[plan.treeSource];
-  });
-  protected readonly treeSources = computed((): readonly PickOption<TreeSource | ''>[] => [
-    { value: '', words: this.ownTreeWords() },
-    ...TREE_SOURCES.map((value) => ({ value, words: TREE_SOURCE_WORDS[value] })),
-  ]);
+  protected readonly treeSources = computed(() =>
+    waysToRead(TREE_SOURCES, TREE_SOURCE_WORDS, {
+      chosen: this.draft.treeSource(),
+      found: this.engine.plan()?.treeSource ?? null,
+    }),
+  );
   /** One column of amounts may be meant in two ways; it is asked where columns and balances are looked at. */
   protected readonly asksSides = computed(
     () =>
@@ -200,16 +206,12 @@ export class ImportPage {
       this.draft.columns().uses.includes('balance') &&
       this.engine.plan() !== null,
   );
-  private readonly ownSidesWords = computed(() => {
-    const plan = this.engine.plan();
-    return plan === null || this.draft.sides() !== null
-      ? $localize`what the list has`
-      : AMOUNT_SIDES_WORDS[plan.sides];
-  });
-  protected readonly amountSides = computed((): readonly PickOption<AmountSides | ''>[] => [
-    { value: '', words: this.ownSidesWords() },
-    ...AMOUNT_SIDES.map((value) => ({ value, words: AMOUNT_SIDES_WORDS[value] })),
-  ]);
+  protected readonly amountSides = computed(() =>
+    waysToRead(AMOUNT_SIDES, AMOUNT_SIDES_WORDS, {
+      chosen: this.draft.sides(),
+      found: this.engine.plan()?.sides ?? null,
+    }),
+  );
   protected readonly refusal = signal<Refusal | null>(null);
   /** Lines whose kinds were shown as odd before proposing. */
   private readonly seenOdd = signal<ReadonlySet<number>>(new Set());
