@@ -31,6 +31,29 @@ Club funds,"38,675","33,775"
 Surplus for the year,"8,550","7,900"
 `;
 
+/** The same kind of print as it is copied from a page: nothing but blanks between, details set in, two statements. */
+const COPIED = `Income and expenditure account for the year ended 31 October 2026
+                    2026     2026
+Income
+Subscriptions               9,600
+Overheads
+Coaching           1,900
+Boathouse rent     2,400
+Sundries             145
+                            4,445
+Surplus for the year        5,155
+Balance sheet as at 31 October 2026
+Current assets
+Current account   12,305
+Petty cash            85
+                           12,390
+Current liabilities
+Trade creditors             1,310
+Net assets                 11,080
+Financed by
+Club funds                  5,925
+Surplus for the year        5,155`;
+
 let folder: string;
 let bench: AtTheBench;
 let maren: Bookkeeper;
@@ -83,6 +106,32 @@ describe('printed statements, brought in as a list', () => {
     const names = (await maren.rows()).map(({ name }) => name);
     expect(names).toEqual(expect.arrayContaining(['Fixed assets', 'Boats', 'Club funds']));
     expect(names).not.toContain('Net assets');
+  });
+});
+
+describe('lines copied from a page', () => {
+  it('have their details in an inner column, and what they come to in an outer one', async () => {
+    await maren.press('Control+k');
+    await maren.type('bring a list');
+    await maren.sees('Bring a list in: from a file');
+    await maren.press('Enter');
+    await maren.sees('Drop a file here');
+    await maren.tabTo('Or paste rows');
+    await maren.type(COPIED);
+    await maren.tabTo('Read');
+    await maren.press('Enter');
+    await maren.sees('text, UTF-8');
+    const uses = await maren.page.$$eval('input', (fields) => fields.map(({ value }) => value));
+    expect(uses).toEqual(expect.arrayContaining(['Name', 'Balance (set in)', 'Balance']));
+  });
+
+  it('come in balance, at the end of the month that stands over them', async () => {
+    await maren.press('Control+Enter');
+    await maren.page.waitForSelector('[role=listbox]:focus');
+    await maren.tabTo('Balances');
+    await maren.press('Enter');
+    await maren.sees('16,835.00 in debit and 16,835.00 in credit');
+    await maren.sees('at the end of October 2026');
   });
 
   it('complain about nothing in the console', () => {

@@ -131,6 +131,7 @@ export * from './importing/source';
 export * from './importing/entry';
 export * from './importing/columns';
 export { joinStaggered } from './importing/staggered';
+export { monthOfAmounts } from './importing/month-of-amounts';
 export * from './importing/pasted-amounts';
 export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/amounts';
 export { AMOUNT_SIDES, type AmountSides } from './importing/amount-sides';

@@ -59,11 +59,13 @@ const signsOf = (
 const ENOUGH = 2;
 
 /**
- * How the amounts of a list are meant. With columns for debit and credit, or where they come to nothing, debits are
+ * How the amounts of a list are meant: as printed where details are set in. With columns for debit and credit, or where they come to nothing, debits are
  * positive; else the accounts that clearly stand in credit tell it by their sign, each element for itself: some statements
  * print what is owed with a minus, and income without.
  */
 export const amountSidesOf = ({ entries, columns }: RowsRead): AmountSides => {
+  // Details are set in where a statement is printed.
+  if (columns.has('innerBalance')) return 'usual';
   const held = entries.filter(({ balance }) => (balance ?? 0) !== 0);
   if (!columns.has('balance') || sum(held.map(({ balance }) => balance ?? 0)) === 0) return 'debit';
   const least = held.some(({ balance }) => (balance ?? 0) < 0) ? ENOUGH : 1;

@@ -2,6 +2,7 @@ import { nameKey } from '../text/name-key';
 import { useOfHeading } from './column-words';
 import { readListedAmount } from './amounts';
 import { CURRENCY, periodHeading } from './period-headings';
+import { setInColumns, type SetInColumns } from './set-in-columns';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 import { meaningOfTypes } from './type-words';
 
@@ -97,6 +98,12 @@ const looksGiven = (texts: readonly string[]): number => {
   return Math.max(alike, rising.length / texts.length);
 };
 
+/** Thousands that are set apart, and brackets: nothing but amounts is written so. */
+const WRITTEN_AS_AMOUNT = /^[-−]?\p{Sc}?[-−]?\d{1,3}(?:,\d{3})+$|^\(\p{Sc}?\d[\d,.]*\)$/u;
+
+/** Where so many are written as amounts are, all are. */
+const WRITTEN = 0.3;
+
 /** Below this share digits are amounts. */
 const GIVEN = 0.7;
 
@@ -109,7 +116,8 @@ const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Li
   const levels = few && distinct <= 12 && share(texts, (text) => /^\d$/.test(text)) === 1;
   const named = share(texts, (text) => /\p{L}{2}/u.test(text));
   const whole = share(texts, (text) => /^\d+$/.test(text)) === 1;
-  const amounts = whole && !levels && looksGiven(texts) < GIVEN;
+  const written = share(texts, (text) => WRITTEN_AS_AMOUNT.test(text)) >= WRITTEN;
+  const amounts = written || (whole && !levels && looksGiven(texts) < GIVEN);
   return [
     [
       'number',
@@ -185,6 +193,16 @@ const assigned = (
   return uses;
 };
 
+/** Where details are set in, their two columns are known, and what stands further right is of another year. */
+const besidePair = (
+  candidates: readonly Candidate[],
+  { inner, outer }: SetInColumns,
+): readonly Candidate[] => [
+  { column: inner, use: 'innerBalance', score: Infinity },
+  { column: outer, use: 'balance', score: Infinity },
+  ...candidates.filter(({ column }) => column < inner),
+];
+
 /** A number and a name in one column need no further column for either. */
 const settled = (uses: readonly (ColumnUse | null)[]): readonly (ColumnUse | null)[] => {
   const has = (use: ColumnUse): boolean => uses.includes(use);
@@ -207,20 +225,24 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
     head?.cells.length ?? 0,
   );
   const headings = Array.from({ length: width }, (_, column) => (head?.cells[column] ?? '').trim());
-  const columns = headings.map((_, column): Seen => {
-    const texts = body
-      .map(({ cells }) => (cells[column] ?? '').trim())
-      .filter((text) => text !== '' && !CURRENCY.test(text));
+  const columns = headings.map((heading, column) => ({
+    heading,
+    cells: body.map(({ cells }) => (cells[column] ?? '').trim()),
+  }));
+  const pair = setInColumns(columns);
+  const seen = columns.map(({ cells }): Seen => {
+    const texts = cells.filter((text) => text !== '' && !CURRENCY.test(text));
     return { texts, distinct: new Set(texts).size };
   });
   const numbers = new Set(
-    columns.flatMap(({ texts, distinct }) =>
+    seen.flatMap(({ texts, distinct }) =>
       distinct > 0.8 * texts.length ? texts.map(nameKey) : [],
     ),
   );
   const latest = Math.max(0, ...headings.map((heading) => periodHeading(heading)?.rank ?? 0));
-  const candidates = columns.flatMap((seen, column) =>
-    candidatesOf(column, headings[column] ?? '', { ...seen, numbers, latest }),
+  const candidates = seen.flatMap((own, column) =>
+    candidatesOf(column, headings[column] ?? '', { ...own, numbers, latest }),
   );
-  return { headingLine: head?.line ?? null, headings, uses: settled(assigned(candidates, width)) };
+  const uses = assigned(pair === null ? candidates : besidePair(candidates, pair), width);
+  return { headingLine: head?.line ?? null, headings, uses: settled(uses) };
 };

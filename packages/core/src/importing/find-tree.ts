@@ -79,14 +79,15 @@ export const treeSourceOf = (read: RowsRead): TreeSource => {
   const { entries, columns } = read;
   if (entries.some(({ parent }) => parent !== null)) return 'parent';
   // Titles place more of a list than signs within its names do.
-  if (separatorOf(entries) !== null) return sectionsSpeak(entries) ? 'sections' : 'path';
+  const titled = sectionsSpeak(entries, { setIn: columns.has('innerBalance') });
+  if (separatorOf(entries) !== null) return titled ? 'sections' : 'path';
   if (columns.has('level')) return 'level';
   // A column for parents in which none is named says that all are main accounts.
   if (columns.has('parent')) return 'parent';
   if (indentsSpeak(entries)) return 'indent';
   if (totalsSpeak(read)) return 'totals';
   if (digitsSpeak(entries)) return 'digits';
-  return sectionsSpeak(entries) ? 'sections' : 'flat';
+  return titled ? 'sections' : 'flat';
 };
 
 /** Where what rows are has a say in their place: a dash or a title may come before what does not belong to it; else `null`. */

@@ -1,4 +1,5 @@
 import type { Account, AccountId, Role } from '../chart/account';
+import type { Month } from '../dates/month';
 import type { KindCode } from '../kinds/kinds';
 import type { Minor } from '../money/minor';
 import type { Unplaced } from '../numbering/place-tree';
@@ -100,6 +101,8 @@ export interface ImportPlan {
   readonly treeSource: TreeSource;
   /** How its amounts are meant. */
   readonly sides: AmountSides;
+  /** The month for which the list says that it is, over its lines or between them; `null` where it does not. */
+  readonly dated: Month | null;
   readonly rows: readonly ImportRow[];
   readonly missing: readonly MissingAccount[];
   readonly operations: readonly Operation[];

@@ -76,7 +76,7 @@ const balancesOf = (
 export const importRows = (
   request: WorkRequest,
   done: WorkDone,
-): Omit<ImportPlan, 'treeSource' | 'sides' | 'clashing'> => {
+): Omit<ImportPlan, 'treeSource' | 'dated' | 'sides' | 'clashing'> => {
   const accounts = accountsById(done.chart);
   const known = { ...done, accounts, levels: levelsOf(request) };
   const rows = request.placed.map((placed) => rowOf(placed, request, known));

@@ -53,7 +53,7 @@ const underOwnNames = (
   const children = childrenByPlace(rows);
   const elementOfRow = ({ entry, parent }: TreeRow, at: number): Element | null => {
     const leads = (children[at]?.length ?? 0) > 0;
-    if (parent !== null || !(leads ? titled : printed)) return null;
+    if (parent !== null || !(printed || (leads && titled))) return null;
     return leads ? elementOfTitle(entry.name) : bandOf(entry.name);
   };
   return new Map(

@@ -40,7 +40,13 @@ const isPartOfDate = (word: string): boolean => /^\d{1,2}(?:st|nd|rd|th)?$/.test
 export interface PeriodHeading {
   /** The later of two periods ranks higher. */
   readonly rank: number;
+  /** The last year that it names; `null` for none. */
+  readonly year: number | null;
+  /** The last month that it names, from 1; `null` for none. */
+  readonly month: number | null;
 }
+
+const undated = (rank: number): PeriodHeading => ({ rank, year: null, month: null });
 
 /**
  * What a heading says of the period of the amounts below it: “2025”, “31 Dec 2025”, “Year ended June 2025”, “£”;
@@ -48,14 +54,15 @@ export interface PeriodHeading {
  */
 export const periodHeading = (heading: string): PeriodHeading | null => {
   const text = heading.trim();
-  if (CURRENCY.test(text)) return { rank: 0 };
+  if (CURRENCY.test(text)) return undated(0);
   const words = wordsOfHeading(text);
   const plain = words.join(' ');
-  if (THIS_YEAR.test(plain)) return { rank: 2 };
-  if (LAST_YEAR.test(plain)) return { rank: 1 };
+  if (THIS_YEAR.test(plain)) return undated(2);
+  if (LAST_YEAR.test(plain)) return undated(1);
   const years = [...words, shortYear(words) ?? ''].filter(isYear);
   const known = words.every((word) => isYear(word) || isPartOfDate(word) || BESIDE.has(word));
   if (years.length === 0 || !known) return null;
   const year = Math.max(...years.map((word) => Number(word.replace('fy', ''))));
-  return { rank: year * MONTHS.length + lastMonth(words) };
+  const month = lastMonth(words);
+  return { rank: year * MONTHS.length + month, year, month: month === 0 ? null : month };
 };

@@ -14,6 +14,7 @@ import { importRows } from './import-rows';
 import { workUntilSettled } from './import-work';
 import { listInPlaces } from './list-in-places';
 import { matchRows, type RowMatch } from './match-rows';
+import { monthOfTitles } from './month-of-amounts';
 import type { TreeRow } from './tree-row';
 import type { PlacedRow } from './work-request';
 
@@ -165,6 +166,7 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   return {
     treeSource,
     sides,
+    dated: monthOfTitles(read.titles),
     rows: [
       ...withAlike(done.rows, request.mended),
       ...read.totals.map((entry) => aside(entry, 'total')),

@@ -1,11 +1,13 @@
 import type { Role } from '../chart/account';
 import { isCalendarDate, type CalendarDate } from '../dates/calendar-date';
-import { AMOUNT_LIMIT, type Minor } from '../money/minor';
+import { AMOUNT_LIMIT, negate, type Minor } from '../money/minor';
 import { cleanName, cleanNumber, NUMBER_LIMIT, TEXT_LIMITS } from '../operations/checks';
 import { decimalSignOf, isBeyondCounting, readListedAmount, type DecimalSign } from './amounts';
+import { bodyRows } from './body-rows';
 import type { CellProblem, ImportEntry, Mended } from './entry';
 import { CURRENCY } from './period-headings';
 import { resultLines } from './result-lines';
+import { readSetIn, type PrintLine } from './set-in';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 
 /** How rows are to be read. */
@@ -23,6 +25,8 @@ export interface RowsRead {
   readonly entries: readonly ImportEntry[];
   readonly totals: readonly ImportEntry[];
   readonly leftOut: readonly ImportEntry[];
+  /** What the list and its parts are called, where that says for when they are. */
+  readonly titles: readonly string[];
   /** What the list has columns for. */
   readonly columns: ReadonlySet<ColumnUse>;
 }
@@ -54,6 +58,11 @@ const ROLE_WORDS: Readonly<Record<string, Role>> = {
 
 const OPEN = /^(active|open|yes|true|in use|1)$/i;
 const CLOSED = /^(inactive|retired|closed|archived|no|false|blocked|0)$/i;
+
+interface RowRead {
+  readonly entry: ImportEntry;
+  readonly line: PrintLine;
+}
 
 class RowReader {
   readonly problems: CellProblem[] = [];
@@ -121,10 +130,19 @@ class RowReader {
     return Math.abs(amount) > AMOUNT_LIMIT ? this.wrong(use, 'amountTooLarge') : amount;
   }
 
-  balance(): Minor | null {
-    const [debit, credit] = [this.amount('debit'), this.amount('credit')];
-    if (debit === null && credit === null) return this.amount('balance');
-    return (debit ?? 0) - (credit ?? 0);
+  /** What the columns of amounts hold. */
+  printed(name: string): PrintLine {
+    const [inner, debit, credit] = [
+      this.amount('innerBalance'),
+      this.amount('debit'),
+      this.amount('credit'),
+    ];
+    const sided = debit !== null || credit !== null;
+    return {
+      name,
+      inner,
+      outer: sided ? (debit ?? 0) - (credit ?? 0) : this.amount('balance'),
+    };
   }
 
   role(): Role | null {
@@ -145,9 +163,10 @@ class RowReader {
     return dateOf(text) ?? this.wrong('retired', 'statusMalformed');
   }
 
-  entry(): ImportEntry {
+  read(): RowRead {
     const { number, name, indent } = this.title();
-    return {
+    const line = this.printed(name);
+    const entry: ImportEntry = {
       line: this.row.line,
       cells: this.row.cells,
       number,
@@ -162,10 +181,12 @@ class RowReader {
       guidance: this.limited('guidance'),
       notes: this.limited('notes'),
       retired: this.retired(),
-      balance: this.balance(),
+      // A detail's amount stands set in; the one outside is what several come to.
+      balance: line.inner ?? line.outer,
       budget: this.amount('budget'),
       problems: this.problems,
     };
+    return { entry, line };
   }
 }
 
@@ -207,7 +228,7 @@ const withinCounting = (
     const beyond = (['balance', 'budget'] as const).filter((use) => goesBeyond(entry, use));
     if (beyond.length === 0) return entry;
     const uses = beyond.flatMap((one): readonly ColumnUse[] =>
-      one === 'budget' ? ['budget'] : ['balance', 'debit', 'credit'],
+      one === 'budget' ? ['budget'] : ['balance', 'innerBalance', 'debit', 'credit'],
     );
     const problems = uses.flatMap((use): CellProblem[] => {
       const text = (entry.cells[columnOf.get(use) ?? -1] ?? '').trim();
@@ -218,32 +239,36 @@ const withinCounting = (
   });
 };
 
-const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
+/** The entries of a list, and the lines that only repeat what others before them come to. */
+interface EntriesRead {
+  readonly read: readonly ImportEntry[];
+  readonly sums: ReadonlySet<number>;
+}
 
-/** A second row of headings, as statements have it: a currency over each column of amounts. */
-const namesCurrencies = ({ cells }: SourceRow): boolean => {
-  const filled = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
-  const currencies = filled.filter((cell) => CURRENCY.test(cell));
-  const known = filled.every((cell) => currencies.includes(cell) || /^notes?$/i.test(cell));
-  return known && currencies.length > 0;
+const asListed = (rows: readonly RowRead[]): EntriesRead => ({
+  read: rows.map(({ entry }) => entry),
+  sums: new Set(),
+});
+
+/** Where details are set in, what is taken off has a minus, and a line without a name is what others come to. */
+const withSetIn = (rows: readonly RowRead[]): EntriesRead => {
+  const { totals, takenOff } = readSetIn(rows.map(({ line }) => line));
+  const isSum = ({ name, number, role }: ImportEntry, at: number): boolean =>
+    number === null && role === null && (name === '' || totals.has(at));
+  return {
+    read: rows.map(({ entry }, at) =>
+      takenOff.has(at) && entry.balance !== null
+        ? { ...entry, balance: negate(entry.balance) }
+        : entry,
+    ),
+    sums: new Set(rows.flatMap(({ entry }, at) => (isSum(entry, at) ? [entry.line] : []))),
+  };
 };
 
-/** What stands over a list without headings: “Payments for the year to 5 April 2026”. */
-const DATED = /\b(?:year|period|months?|quarter|as at|as of|ended|ending)\b.*\b(?:19|20)\d\d\b/i;
-const isTitle = ({ cells }: SourceRow): boolean => {
-  const [only = '', ...more] = cells.filter((cell) => cell.trim() !== '');
-  return more.length === 0 && DATED.test(only);
-};
-
-const AMOUNTS: readonly ColumnUse[] = ['balance', 'debit', 'credit', 'budget'];
-
-const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boolean =>
-  headings.some((heading) => heading !== '') &&
-  headings.every((heading, column) => (cells[column] ?? '').trim() === heading);
+const AMOUNTS: readonly ColumnUse[] = ['balance', 'innerBalance', 'debit', 'credit', 'budget'];
 
 /**
- * Reads the rows of a list by the uses of its columns. Rows before the headings, empty ones and
- * repeated headings are passed over; lines of totals are given apart; what cannot be used is named on
+ * Reads the rows of a list by the uses of its columns. Lines of totals are given apart; what cannot be used is named on
  * its entry, with the rest of it.
  */
 export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsRead => {
@@ -251,31 +276,28 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
   const columnOf = new Map(
     columns.uses.flatMap((use, column) => (use === null ? [] : [[use, column] as const])),
   );
-  const body = rows.filter(
-    (row) =>
-      (columns.headingLine === null || row.line > columns.headingLine) &&
-      !isEmpty(row) &&
-      !namesCurrencies(row) &&
-      !repeatsHeadings(row, columns.headings),
-  );
-  while (columns.headingLine === null && body[0] !== undefined && isTitle(body[0])) body.shift();
+  const { body, titles } = bodyRows(rows, columns);
   const texts = AMOUNTS.flatMap((use) => {
     const column = columnOf.get(use);
     return column === undefined ? [] : body.map(({ cells }) => cells[column] ?? '');
   });
   const reading = { ...request, decimal: decimalSignOf(texts, request.currency) };
-  const all = withinCounting(
-    body.map((row) => new RowReader(row, columnOf, reading).entry()),
-    columnOf,
-  );
+  const rowsRead = body.map((row) => new RowReader(row, columnOf, reading).read());
+  const { read, sums } = columnOf.has('innerBalance') ? withSetIn(rowsRead) : asListed(rowsRead);
+  const all = withinCounting(read, columnOf);
   const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
   const kept = all.filter((entry) => !isOut(entry));
-  const results = resultLines(kept, { totalled: kept.some(isTotal) });
-  const isWorkedOut = (entry: ImportEntry): boolean => isTotal(entry) || results.has(entry);
+  const isSum = (entry: ImportEntry): boolean => sums.has(entry.line) || isTotal(entry);
+  const results = resultLines(
+    kept.filter(({ line }) => !sums.has(line)),
+    { totalled: kept.some(isSum) },
+  );
+  const isWorkedOut = (entry: ImportEntry): boolean => isSum(entry) || results.has(entry);
   return {
     entries: withRepeats(kept.filter((entry) => !isWorkedOut(entry))),
     totals: kept.filter(isWorkedOut),
     leftOut: all.filter(isOut),
+    titles,
     columns: new Set(columnOf.keys()),
   };
 };

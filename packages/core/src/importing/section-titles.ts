@@ -51,6 +51,9 @@ const TITLES: Readonly<Record<Exclude<Element, 'memorandum'>, readonly string[]>
     "partners' capital",
     "partners' equity",
     'financed by',
+    'represented by',
+    "proprietor's funds",
+    "proprietor's interest",
     'net assets',
     'funds of the charity',
   ],
@@ -91,7 +94,17 @@ const PERHAPS: typeof TITLES = {
     'other liabilities',
     'other current liabilities',
   ],
-  equity: ['capital', 'reserves', 'funds'],
+  equity: [
+    'capital',
+    'capital account',
+    'capital accounts',
+    "partners' accounts",
+    "partners' capital accounts",
+    "partners' current accounts",
+    'accumulated funds',
+    'reserves',
+    'funds',
+  ],
   revenue: ['sales', 'turnover', 'other income', 'other revenue', 'trading income'],
   expense: [
     'cost of sales',
@@ -164,7 +177,15 @@ const ENOUGH = 3;
 
 const endsInColon = ({ name }: ImportEntry): boolean => name.endsWith(':');
 
-/** How a list writes its titles, where it writes them in a way of their own: in capitals, or with a colon behind. */
+/** A line with nothing beside its name, as a print has its titles. */
+const standsAlone = ({ cells }: ImportEntry): boolean =>
+  cells.filter((cell) => cell.trim() !== '').length === 1;
+
+/** Accounts of which nothing is known stand alone, too, but few of them are called as titles are. */
+const mostlyTitles = (entries: readonly ImportEntry[]): boolean =>
+  entries.filter(({ name }) => elementOfTitle(name) !== null).length >= entries.length / 2;
+
+/** How a list writes its titles, where it writes them in a way of their own: in capitals, with a colon behind, or with nothing beside them. */
 const wayOfTitles = (entries: readonly ImportEntry[]): ((entry: ImportEntry) => boolean) | null => {
   const [first] = entries;
   const ways = [endsInColon, inCapitals].filter((way) => first !== undefined && way(first));
@@ -175,7 +196,9 @@ const wayOfTitles = (entries: readonly ImportEntry[]): ((entry: ImportEntry) => 
       few && those.some((entry) => elementOfTitle(entry.name) !== null) && those.every(holdsNothing)
     );
   };
-  return ways.find(speaks) ?? null;
+  const written = ways.find(speaks);
+  if (written !== undefined) return written;
+  return speaks(standsAlone) && mostlyTitles(entries.filter(standsAlone)) ? standsAlone : null;
 };
 
 /**
@@ -206,11 +229,22 @@ export const sectionTitles = (
 /** Every other line is no title. */
 const MOST = 1 / 2;
 
-/** A list that begins with a title, has at least three that are no accounts or are written alike, and more accounts than titles. */
-export const sectionsSpeak = (entries: readonly ImportEntry[]): boolean => {
+/** So many titles are enough for a print. */
+const ENOUGH_IN_PRINT = 2;
+
+/**
+ * A list that begins with a title, has at least three that are no accounts or are written alike, and more accounts than
+ * titles. A print whose details are set in may begin with an account, and two titles will do.
+ */
+export const sectionsSpeak = (
+  entries: readonly ImportEntry[],
+  { setIn }: { readonly setIn: boolean },
+): boolean => {
   const titles = sectionTitles(entries);
   const count = titles.filter((title) => title !== null).length;
-  if (titles[0] == null || count < ENOUGH || count >= entries.length * MOST) return false;
+  const least = setIn ? ENOUGH_IN_PRINT : ENOUGH;
+  if (count < least || count >= entries.length * MOST) return false;
+  if (setIn) return true;
   const sure = entries.filter((entry, at) => titles[at] != null && sureTitle(entry) !== null);
-  return sure.length >= ENOUGH || wayOfTitles(entries) !== null;
+  return titles[0] != null && (sure.length >= ENOUGH || wayOfTitles(entries) !== null);
 };

@@ -19,6 +19,7 @@ export const COLUMN_USES = [
   'notes',
   'retired',
   'balance',
+  'innerBalance',
   'debit',
   'credit',
   'budget',

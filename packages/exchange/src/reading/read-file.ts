@@ -6,6 +6,7 @@ import { auditSheets } from './read-audit-xml';
 import { bankSheets } from './read-bank-xml';
 import { readCsv } from './read-csv';
 import { readChartJson } from './read-json';
+import { readPrint } from './read-print';
 import { readWorkbook } from './read-workbook';
 import type { FileRead, Sheet } from './sheet';
 
@@ -50,6 +51,9 @@ const readText = (bytes: Uint8Array): FileRead => {
     const sheets = xmlSheets(bare);
     return { format: 'xml', encoding, separator: null, sheets, whole: null };
   }
+  const print = readPrint(bare);
+  if (print !== null)
+    return { format: 'text', encoding, separator: null, sheets: [print], whole: null };
   const { sheet, separator } = readCsv(bare);
   return { format: 'csv', encoding, separator, sheets: [sheet], whole: null };
 };

@@ -10,7 +10,7 @@ export interface Sheet {
 
 /** What a file is, and what it holds. */
 export interface FileRead {
-  readonly format: 'csv' | 'xlsx' | 'json' | 'xml';
+  readonly format: 'csv' | 'text' | 'xlsx' | 'json' | 'xml';
   /** The encoding of a text file; `null` where the format has its own. */
   readonly encoding: string | null;
   /** What stands between the cells of a text file. */

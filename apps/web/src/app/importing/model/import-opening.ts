@@ -6,6 +6,7 @@ import {
   isPostable,
   LIST_NAME_LIMIT,
   monthOf,
+  monthOfAmounts,
   openingAmounts,
   type AmountsTuple,
   type OpeningBalances,
@@ -29,9 +30,22 @@ export class ImportOpening {
   private readonly draft = inject(ImportDraft);
   private readonly api = inject(ApiService);
 
-  /** The month at whose end the list was drawn up. */
+  /** The month that stands over the list, where it has begun. */
+  private readonly dated = computed(() => {
+    const dated = this.engine.plan()?.dated ?? null;
+    return dated !== null && dated <= monthOf(today()) ? dated : null;
+  });
+  /** The month at whose end the list was drawn up, as far as it says so. */
   readonly last = linkedSignal(
-    () => this.proposed.client()?.latestMonth ?? addMonths(monthOf(today()), -1),
+    () =>
+      this.dated() ??
+      monthOfAmounts(this.draft.columns(), {
+        today: today(),
+        order: this.proposed.dateOrder(),
+        startsIn: this.startsIn(),
+      }) ??
+      this.proposed.client()?.latestMonth ??
+      addMonths(monthOf(today()), -1),
   );
   /** A client without entries wants the balances of its list; another is asked. */
   readonly along = linkedSignal<unknown, boolean>({

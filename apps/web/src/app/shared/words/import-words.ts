@@ -75,6 +75,7 @@ export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
   notes: $localize`Notes`,
   retired: $localize`Retired, or status`,
   balance: $localize`Balance`,
+  innerBalance: $localize`Balance (set in)`,
   debit: $localize`Debit`,
   credit: $localize`Credit`,
   budget: $localize`Yearly budget`,

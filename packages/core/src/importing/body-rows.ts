@@ -1,0 +1,60 @@
+import { CURRENCY } from './period-headings';
+import type { ColumnReading, SourceRow } from './source';
+
+/** The rows of a list that are accounts or sums, and what it is called. */
+export interface BodyRows {
+  readonly body: readonly SourceRow[];
+  /** Lines that say for when the list or a part of it is: “Balance sheet as at 31 March 2026”. */
+  readonly titles: readonly string[];
+}
+
+const isEmpty = ({ cells }: SourceRow): boolean => cells.every((cell) => cell.trim() === '');
+
+/** A second row of headings, as statements have it: a currency over each column of amounts. */
+const namesCurrencies = ({ cells }: SourceRow): boolean => {
+  const filled = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
+  const currencies = filled.filter((cell) => CURRENCY.test(cell));
+  const known = filled.every((cell) => currencies.includes(cell) || /^notes?$/i.test(cell));
+  return known && currencies.length > 0;
+};
+
+/** What stands over a list: “Payments for the year to 5 April 2026”. */
+const DATED = /\b(?:year|period|months?|quarter|as at|as of|ended|ending)\b.*\b(?:19|20)\d\d\b/i;
+
+/** How statements are called; common practice, no source. */
+const STATEMENT =
+  /^(?:balance sheet|income statement|statement of|profit (?:and|&) loss|income (?:and|&) expenditure|receipts (?:and|&) payments|trading\b|trial balance|schedule of|notes to)/i;
+
+const datedTitle = ({ cells }: SourceRow): string | null => {
+  const [only = '', ...more] = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
+  return more.length === 0 && DATED.test(only) ? only : null;
+};
+
+/** A title between the lines: one that is dated and called as a statement is. */
+const isStatement = (title: string | null): title is string =>
+  title !== null && STATEMENT.test(title);
+
+const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boolean =>
+  headings.some((heading) => heading !== '') &&
+  headings.every((heading, column) => (cells[column] ?? '').trim() === heading);
+
+/**
+ * Passes over what is no line of a list: rows before the headings, without headings its title; empty rows; headings that
+ * stand again, and currencies; titles of statements between the lines.
+ */
+export const bodyRows = (rows: readonly SourceRow[], columns: ColumnReading): BodyRows => {
+  const titles: string[] = [];
+  let begun = false;
+  const body = rows.filter((row) => {
+    if (isEmpty(row)) return false;
+    const title = datedTitle(row);
+    const before =
+      columns.headingLine === null ? !begun && title !== null : row.line <= columns.headingLine;
+    if (title !== null && (before || isStatement(title))) titles.push(title);
+    if (before || isStatement(title)) return false;
+    if (namesCurrencies(row) || repeatsHeadings(row, columns.headings)) return false;
+    begun = true;
+    return true;
+  });
+  return { body, titles };
+};

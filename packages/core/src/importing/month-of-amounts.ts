@@ -1,0 +1,64 @@
+import { addMonths, fiscalYearStart, monthOf, type Month } from '../dates/month';
+import { readDate, type ReadingDates } from '../dates/read-date';
+import { periodHeading } from './period-headings';
+import type { ColumnReading, ColumnUse } from './source';
+
+const OF_BALANCES: ReadonlySet<ColumnUse | null> = new Set<ColumnUse>([
+  'balance',
+  'innerBalance',
+  'debit',
+  'credit',
+]);
+
+/** A date in digits: 31/12/2025. */
+const DIGITS = /^\d{1,4}([/.-])\d{1,2}\1\d{2,4}$/;
+
+const monthIn = (
+  heading: string,
+  reading: ReadingDates & { readonly startsIn: number },
+): Month | null => {
+  const text = heading.trim();
+  const date = DIGITS.test(text) ? readDate(text, reading) : null;
+  if (date !== null) return monthOf(date);
+  const { year, month } = periodHeading(text) ?? { year: null, month: null };
+  if (year === null) return null;
+  if (month !== null) return `${year}-${String(month).padStart(2, '0')}`;
+  // A year alone is the fiscal year that ends in it.
+  const start = fiscalYearStart(`${year}-12`, reading.startsIn);
+  const end = addMonths(start, 11);
+  return end.startsWith(String(year)) ? end : addMonths(end, -12);
+};
+
+/**
+ * The month at whose end the balances of a list were drawn up, by the heading over them: “31 Dec 2025”, “Year ended June
+ * 2026”, “2026” for the fiscal year that ends in it. `startsIn` is the month in which fiscal years begin, 1–12.
+ * @returns the month; `null` where no heading says it, or one that has not begun by `today`.
+ */
+export const monthOfAmounts = (
+  { headings, uses }: ColumnReading,
+  reading: ReadingDates & { readonly startsIn: number },
+): Month | null => {
+  const months = headings.flatMap((heading, column) => {
+    const month = OF_BALANCES.has(uses[column] ?? null) ? monthIn(heading, reading) : null;
+    return month === null ? [] : [month];
+  });
+  const [first] = months;
+  return first === undefined || first > monthOf(reading.today) ? null : first;
+};
+
+const MONTHS = 'jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec';
+/** A month and its year: “31 October 2026”, “June 30, 2026”, “Dec 2025”. */
+const NAMED = new RegExp(
+  `\\b(${MONTHS})[a-z]*\\.?(?:\\s+\\d{1,2}(?:st|nd|rd|th)?,?)?\\s+((?:19|20)\\d\\d)\\b`,
+  'gi',
+);
+
+/** The last month that the first title names which names one: “Income statement for the year ended 31 October 2026”. */
+export const monthOfTitles = (titles: readonly string[]): Month | null => {
+  const months = titles.flatMap((title) => {
+    const [, name = '', year = ''] = [...title.matchAll(NAMED)].at(-1) ?? [];
+    const month = MONTHS.split('|').indexOf(name.toLowerCase()) + 1;
+    return month === 0 ? [] : [`${year}-${String(month).padStart(2, '0')}`];
+  });
+  return months[0] ?? null;
+};

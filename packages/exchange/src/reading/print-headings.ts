@@ -1,0 +1,63 @@
+import { wordsIn, type PrintWord } from './print-line';
+
+/** What stands over the columns of a print. */
+export interface PrintHeadings {
+  /** Over the names; empty for nothing. */
+  readonly name: string;
+  readonly words: readonly PrintWord[];
+}
+
+const MONTH =
+  'jan\\w*|feb\\w*|mar\\w*|apr\\w*|may|june?|july?|aug\\w*|sep\\w*|oct\\w*|nov\\w*|dec\\w*';
+const DATE = '\\d{1,2}[/.-]\\d{1,2}[/.-]\\d{2,4}|\\d{4}-\\d{2}-\\d{2}';
+/** Words that may end a heading over amounts: notes, currencies, years, dates, sides. */
+const LAST = `notes?|\\p{Sc}(?:'?000s?)?|usd|gbp|eur|cad|aud|nzd|(?:19|20)\\d\\d|${DATE}|debits?|credits?|dr|cr|balance|amount|total|budget|actual|cost|net`;
+const ENDS_HEADING = new RegExp(`^(?:${LAST})$`, 'iu');
+const OVER_AMOUNTS = new RegExp(`^(?:${LAST}|${MONTH}|\\d{1,2}(?:st|nd|rd|th)?)$`, 'iu');
+
+/** What stands over the names of accounts, perhaps with their numbers before them; common practice, no source. */
+const OVER_NAMES =
+  /^(?:(?:no|nr|number|code|acct|a\/c|account (?:no|number|code))\.?\s+)?(?:accounts?|account name|name|descriptions?|particulars|details|ledger|items?)$/i;
+
+/** A line that says for when a print is: “Balance sheet as at 31 March 2026”. */
+export const isDated = (text: string): boolean =>
+  new RegExp(
+    `\\b(?:years?|periods?|months?|quarter|as at|as of|ended|ending|to|${MONTH})\\b.*(?<!\\d)(?:19|20)\\d\\d\\s*$`,
+    'i',
+  ).test(text);
+
+const together = (words: readonly PrintWord[]): readonly PrintWord[] => {
+  const [first, last] = [words[0], words.at(-1)];
+  if (first === undefined || last === undefined) return [];
+  return [{ text: words.map(({ text }) => text).join(' '), start: first.start, end: last.end }];
+};
+
+/** The headings that words make, each up to a word that may end one; `null` where the last has no end. */
+const joined = (words: readonly PrintWord[]): readonly PrintWord[] | null => {
+  const ends = words.flatMap(({ text }, at) => (ENDS_HEADING.test(text) ? [at + 1] : []));
+  if (ends.at(-1) !== words.length) return null;
+  return ends.flatMap((end, at) => together(words.slice(ends[at - 1] ?? 0, end)));
+};
+
+/**
+ * The headings of a line that has nothing else: “Note  2026  2025”, “31 March 2026  31 March 2025”, “Account  Debit  Credit”;
+ * `null` for any other line.
+ */
+export const headingsOn = (line: string): PrintHeadings | null => {
+  const all = wordsIn(line);
+  let from = all.length;
+  while (from > 0 && OVER_AMOUNTS.test(all[from - 1]?.text ?? '')) from -= 1;
+  const name = line.slice(0, all[from - 1]?.end ?? 0).trim();
+  const known = name === '' || OVER_NAMES.test(name);
+  const words = known ? joined(all.slice(from)) : null;
+  return words === null ? null : { name, words };
+};
+
+const PERIOD = new RegExp(
+  `(?:19|20)\\d\\d|^(?:notes?|\\p{Sc}.*|usd|gbp|eur|cad|aud|nzd|${DATE})$`,
+  'iu',
+);
+
+/** Whether headings name periods, currencies and notes, and nothing else. */
+export const isPeriod = ({ name, words }: PrintHeadings): boolean =>
+  name === '' && words.every(({ text }) => PERIOD.test(text));

@@ -1,0 +1,170 @@
+import fc from 'fast-check';
+import { readFile } from './read-file';
+
+const reading = (text: string) => readFile(new TextEncoder().encode(text));
+
+const linesOf = async (text: string): Promise<readonly string[]> => {
+  const read = await reading(text.replace(/^\n/, ''));
+  if (!read.ok) throw new Error(read.problem.code);
+  return (read.file.sheets[0]?.rows ?? []).map(({ cells }) => cells.join('|'));
+};
+
+const formatOf = async (text: string): Promise<string> => {
+  const read = await reading(text);
+  return read.ok ? read.file.format : read.problem.code;
+};
+
+describe('lines copied out of a printed statement', () => {
+  it('are names with amounts behind them, one blank between', async () => {
+    expect(await linesOf('Rent 12,000 11,500\nWages 35,000 33,500\nLight and heat 900 -')).toEqual([
+      'Rent|12,000|11,500',
+      'Wages|35,000|33,500',
+      'Light and heat|900|-',
+    ]);
+  });
+
+  it('have their columns where the blanks put them, titles and headings between, the foot of the page left out', async () => {
+    const lines = await linesOf(`
+Profit and loss account for the year ended 31 March 2026
+                            Note        2026        2025
+                                           £           £
+Turnover
+  Pots sold .............. 2          61,500      58,200
+Cost of sales
+  Clay                              (18,220)    (17,004)
+Gross profit                          43,280      41,196
+Sundries                               (450)           -
+Page 1 of 2`);
+    expect(lines).toEqual([
+      'Profit and loss account for the year ended 31 March 2026',
+      '|Note|2026|2025',
+      '||£|£',
+      'Turnover',
+      '  Pots sold|2|61,500|58,200',
+      'Cost of sales',
+      '  Clay||(18,220)|(17,004)',
+      'Gross profit||43,280|41,196',
+      'Sundries||(450)|-',
+    ]);
+  });
+
+  it('have an inner and an outer column apart', async () => {
+    expect(
+      await linesOf(`
+Overheads
+Rent                 9,000
+Sundries               450    9,450
+Net profit                   16,450`),
+    ).toEqual(['Overheads', 'Rent|9,000', 'Sundries|450|9,450', 'Net profit||16,450']);
+  });
+
+  it('have debits and credits apart, below their headings, with numbers before the names', async () => {
+    expect(
+      await linesOf(`
+Code  Account             Dr          Cr
+1000  Petty cash       85.00
+1010  Bank          4,310.55
+3000  Capital                   4,395.55
+                    4,395.55    4,395.55`),
+    ).toEqual([
+      'Code  Account|Dr|Cr',
+      '1000  Petty cash|85.00',
+      '1010  Bank|4,310.55',
+      '3000  Capital||4,395.55',
+      '|4,395.55|4,395.55',
+    ]);
+  });
+
+  it('have what is lacking before the amounts where a note is headed', async () => {
+    expect(
+      await linesOf(
+        'Note 2026 2025\nStocks 6,100 5,900\nDebtors 5 14,250 13,020\nBank 2,480 1,760',
+      ),
+    ).toEqual([
+      '|Note|2026|2025',
+      'Stocks||6,100|5,900',
+      'Debtors|5|14,250|13,020',
+      'Bank||2,480|1,760',
+    ]);
+  });
+
+  it.each([
+    ['Unit 101 rent 9,000.00', 'Unit 101 rent|9,000.00'],
+    ['Rent of unit 12 10,000.00', 'Rent of unit 12|10,000.00'],
+    ['Loan 2 (500.00)', 'Loan 2|(500.00)'],
+    ['Fees £ 1,200.00', 'Fees|1,200.00'],
+    ['Fees ( 1,200.00 )', 'Fees|(1,200.00)'],
+    ['Creditors, accruals 300.00 Cr', 'Creditors, accruals|300.00Cr'],
+    ['Sales 8,000.00 45.5 %', 'Sales|8,000.00'],
+    ['Sales 8,000.00 45.5%', 'Sales|8,000.00'],
+  ])('leave digits in names, and take signs to their amounts: %s', async (line, cells) => {
+    const [first] = await linesOf(`${line}\nRent 12.00\nWages 14.00\nLight 1.00`);
+    expect(first?.replace(/ {2,}/g, ' ')).toBe(cells);
+  });
+
+  it('leave years in names below the headings of years', async () => {
+    expect(
+      await linesOf('Name 2026 2025\nPrepayment 2025 1,200 1,100\nRent 9,100 8,800\nWages 10 20'),
+    ).toEqual(['Name|2026|2025', 'Prepayment 2025|1,200|1,100', 'Rent|9,100|8,800', 'Wages|10|20']);
+  });
+
+  it('have thousands apart by blanks where they are written so', async () => {
+    expect(
+      await linesOf('Loyer 12 000,00\nSalaires 35 400,50\nAchats 5 200,00\nDivers 12,30'),
+    ).toEqual(["Loyer|12'000,00", "Salaires|35'400,50", "Achats|5'200,00", 'Divers|12,30']);
+  });
+
+  it('keep an account that is called as headings are', async () => {
+    expect(await linesOf('Rent 12.00\nWages 14.00\nTotal 26.00\nBalance\nCash 5.00')).toContain(
+      'Balance',
+    );
+  });
+});
+
+describe('a text that is no print', () => {
+  it.each([
+    ['cells parted by commas', 'Rent,12000\nWages,35000\nLight,5200', 'csv'],
+    [
+      'cells parted by commas and blanks',
+      'Name, Amount\nRent, 12000.00\nWages, 35000.00\nLight, 5200.00',
+      'csv',
+    ],
+    ['cells parted by tabs', 'Rent\t12,000\nWages\t35,000\nLight\t5,200', 'csv'],
+    ['names that end in digits', 'Rent unit 101\nRent unit 102\nRent unit 103', 'csv'],
+    ['numbers and names', '1000 Cash\n1100 Bank 2\n1200 Stock', 'csv'],
+    ['names alone', 'Cash\nBank\nStock', 'csv'],
+    ['a line that no page holds', `Rent 1.00\n`.repeat(5) + '.'.repeat(7000) + 'x 5.00', 'csv'],
+    ['two lines', 'Rent 12,000\nWages 35,000', 'csv'],
+  ])('is read by its cells: %s', async (_what, text, format) => {
+    expect(await formatOf(text)).toBe(format);
+  });
+});
+
+describe('any print', () => {
+  const amount = fc.integer({ min: 1, max: 9_999_999 }).map((cents) => {
+    const [whole = '', fraction = ''] = (cents / 100).toFixed(2).split('.');
+    return `${whole.replace(/\B(?=(\d{3})+$)/g, ',')}.${fraction}`;
+  });
+  const name = fc
+    .stringMatching(/^[A-Z][a-z]{2,9}( [a-z]{2,9}){0,2}$/)
+    .filter((text) => !/^(to|as|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i.test(text));
+
+  it('gives each name and each amount back, in its order', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.tuple(name, amount, amount), { minLength: 3, maxLength: 12 }),
+        fc.boolean(),
+        async (rows, wide) => {
+          const text = rows
+            .map(([own, first, second]) =>
+              wide
+                ? `${own.padEnd(40)}${first.padStart(14)}${second.padStart(14)}`
+                : `${own} ${first} ${second}`,
+            )
+            .join('\n');
+          expect(await linesOf(text)).toEqual(rows.map((row) => row.join('|')));
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,99 @@
+import { asWritten } from '@iunctus/core';
+import { columnsOf, withWholeNames, type PrintColumns, type PrintedText } from './print-columns';
+import { headingsOn, isDated, isPeriod } from './print-headings';
+import { isPlainlyAmount, printedLine, type PrintedLine } from './print-line';
+import { sheetOf, type Sheet } from './sheet';
+
+/** So many lines are looked at to tell what a text is. */
+const SAMPLE = 400;
+/** No line of a print is longer; a text with one is none, so that no line takes long. */
+const LONGEST = 500;
+const FEWEST = 3;
+const HALF = 0.5;
+
+/** Signs that part the cells of a table; a comma before a blank does not. */
+const PARTS_CELLS = /[;|"]|,(?=\S)|,$/;
+
+const isFilled = (text: string): boolean => text.trim() !== '';
+const isNamed = ({ name, amounts, gap }: PrintedLine): boolean =>
+  /\p{L}{2}/u.test(name) && amounts.length > 0 && gap > 0 && !PARTS_CELLS.test(name);
+
+/** Whether lines are a print: names with amounts behind them, parted by nothing but blanks. */
+const isPrint = (lines: readonly string[]): boolean => {
+  const held = lines.map(printedLine).filter(isNamed);
+  const plainly = held.filter(
+    ({ gap, amounts }) => gap > 1 || amounts.some(({ text }) => isPlainlyAmount(text)),
+  );
+  const enough = held.length >= Math.max(FEWEST, lines.length * HALF);
+  return enough && plainly.length >= held.length * HALF;
+};
+
+/** Thousands that blanks set apart: “12 500,00”. */
+const BLANK_GROUPS = /\d(?: \d{3})+,\d\d(?!\d)/;
+
+/** Where lines set thousands apart by blanks, a sign takes the blank's place. */
+const withGroups = (lines: readonly string[]): readonly string[] => {
+  const grouped = lines.slice(0, SAMPLE).filter((line) => BLANK_GROUPS.test(line)).length;
+  if (grouped < FEWEST) return lines;
+  return lines.map((line) => line.replace(/(?<=\d) (?=\d{3}(?:\D|$))/g, "'"));
+};
+
+/** The foot of a page says nothing. */
+const PAGE = /^\s*page \d+(?: of \d+)?\s*$/i;
+
+const whole = (text: string): PrintedText => ({
+  text,
+  line: { name: text.trimEnd(), amounts: [], gap: 0 },
+  headings: null,
+});
+
+const textOf = (text: string): PrintedText => {
+  const headings = headingsOn(text);
+  return headings === null && isDated(text)
+    ? whole(text)
+    : { text, line: printedLine(text), headings };
+};
+
+/** Behind the first amounts headings are periods and currencies; “Total” may be anything there. */
+const withHeadings = (lines: readonly PrintedText[]): readonly PrintedText[] => {
+  const first = lines.findIndex(({ line, headings }) => headings === null && isNamed(line));
+  return lines.map((one, at) =>
+    at < first || one.headings === null || isPeriod(one.headings)
+      ? one
+      : { ...one, headings: null },
+  );
+};
+
+const cellsOf = (
+  { text, line, headings }: PrintedText,
+  { width, put }: PrintColumns,
+): readonly string[] => {
+  const cells = Array.from({ length: width + 1 }, () => '');
+  const words = headings?.words.slice(-width) ?? line.amounts;
+  // Headings that do not stand over their columns still stand in their order.
+  const columns = put(words) ?? (headings === null ? null : words.map((_word, at) => at));
+  if (columns === null) return [text.trimEnd()];
+  cells[0] = headings?.name ?? line.name;
+  words.forEach((word, at) => {
+    cells[(columns[at] ?? 0) + 1] = word.text;
+  });
+  return cells.map(asWritten);
+};
+
+/**
+ * Reads lines as they are copied out of a printed statement: a name, blanks, amounts. The first column holds the names
+ * with the blanks before them, the others the amounts. Common practice, no source.
+ * @returns `null` for a text that is no such print.
+ */
+export const readPrint = (printed: string): Sheet | null => {
+  const all = printed.split(/\r?\n/);
+  if (all.some((line) => line.length > LONGEST || line.includes('\t'))) return null;
+  const lines = withGroups(all).map((line) => (PAGE.test(line) ? '' : line));
+  if (!isPrint(lines.filter(isFilled).slice(0, SAMPLE))) return null;
+  const texts = withWholeNames(withHeadings(lines.map(textOf)));
+  const columns = columnsOf(texts);
+  return sheetOf(
+    '',
+    texts.map((one) => (isFilled(one.text) ? cellsOf(one, columns) : [])),
+  );
+};
