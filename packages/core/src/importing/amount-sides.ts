@@ -4,6 +4,7 @@ import { inferKinds } from '../matching/infer-kind';
 import { negate, sum, type Minor } from '../money/minor';
 import type { ImportEntry } from './entry';
 import type { RowsRead } from './read-rows';
+import { isResult } from './result-lines';
 import { elementOfTitle } from './section-titles';
 import { meaningOfTypes } from './type-words';
 
@@ -55,7 +56,7 @@ const signsOf = (
   return [...signs.values()];
 };
 
-/** So many amounts of an element tell how they are meant, where some are below zero; where none is, one does. */
+/** So many amounts of an element tell how they are meant, where some are below zero; where none is, or a profit is printed, one does. */
 const ENOUGH = 2;
 
 /**
@@ -63,12 +64,13 @@ const ENOUGH = 2;
  * positive; else the accounts that clearly stand in credit tell it by their sign, each element for itself: some statements
  * print what is owed with a minus, and income without.
  */
-export const amountSidesOf = ({ entries, columns }: RowsRead): AmountSides => {
+export const amountSidesOf = ({ entries, totals, columns }: RowsRead): AmountSides => {
   // Details are set in where a statement is printed.
   if (columns.has('innerBalance')) return 'usual';
   const held = entries.filter(({ balance }) => (balance ?? 0) !== 0);
   if (!columns.has('balance') || sum(held.map(({ balance }) => balance ?? 0)) === 0) return 'debit';
-  const least = held.some(({ balance }) => (balance ?? 0) < 0) ? ENOUGH : 1;
+  const printed = totals.some(({ name, balance }) => (balance ?? 0) > 0 && isResult(name));
+  const least = held.some(({ balance }) => (balance ?? 0) < 0) && !printed ? ENOUGH : 1;
   const usual = signsOf(entries.slice(0, SAMPLE)).some(
     ({ above, below }) => above >= least && above > 2 * below,
   );

@@ -20,7 +20,7 @@ const isBare = ({ entry }: TreeRow): boolean =>
 const namesElement = (row: TreeRow): boolean =>
   isBare(row) && (bandOf(row.entry.name) !== null || isMixedBand(row.entry.name));
 
-/** Bands of a tree: main rows, or rows below another band, that have others below them. */
+/** Bands of a tree: main rows, or rows below another band, that have others below them or come before a title. */
 const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
   const children = childrenByPlace(rows);
   const bands = new Set<number>();
@@ -33,13 +33,24 @@ const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
     });
     return row !== undefined && isBare(row) && new Set(below).size > 1;
   };
+  /** A title of its element, or of several, with nothing but the next title below it, which is not set in. */
+  const precedesTitle = (at: number): boolean => {
+    const [row, next] = [rows[at], rows[at + 1]];
+    if (row === undefined || next?.parent !== row.parent || (children[at + 1]?.length ?? 0) === 0)
+      return false;
+    const own = bandOf(row.entry.name);
+    return isMixedBand(row.entry.name) || (own !== null && own === elementOfTitle(next.entry.name));
+  };
   // A band may stand under another one that comes later: until nothing more is found.
   for (let found = -1; found !== bands.size;) {
     found = bands.size;
     rows.forEach((row, at) => {
       const top = row.parent === null || bands.has(row.parent);
       const leads = (children[at]?.length ?? 0) > 0;
-      if (top && leads && (namesElement(row) || leadsElements(at))) bands.add(at);
+      const heads = leads
+        ? namesElement(row) || leadsElements(at)
+        : isBare(row) && precedesTitle(at);
+      if (top && heads) bands.add(at);
     });
   }
   return bands;

@@ -19,15 +19,32 @@ const namesCurrencies = ({ cells }: SourceRow): boolean => {
 };
 
 /** What stands over a list: “Payments for the year to 5 April 2026”. */
-const DATED = /\b(?:year|period|months?|quarter|as at|as of|ended|ending)\b.*\b(?:19|20)\d\d\b/i;
+const DATED =
+  /\b(?:year|period|months?|quarter|as at|as of|ended|ending|jan\w*|feb\w*|mar(?:ch)?|apr\w*|may|june?|july?|aug\w*|sep\w*|oct\w*|nov\w*|dec\w*)\b.*\b(?:19|20)\d\d\b/i;
 
 /** How statements are called; common practice, no source. */
 const STATEMENT =
   /^(?:balance sheet|income statement|statement of|profit (?:and|&) loss|income (?:and|&) expenditure|receipts (?:and|&) payments|trading\b|trial balance|schedule of|notes to)/i;
 
-const datedTitle = ({ cells }: SourceRow): string | null => {
+const alone = ({ cells }: SourceRow): string | null => {
   const [only = '', ...more] = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
-  return more.length === 0 && DATED.test(only) ? only : null;
+  return more.length === 0 ? only : null;
+};
+
+const datedTitle = (row: SourceRow): string | null => {
+  const only = alone(row);
+  if (only === null) return null;
+  return DATED.test(only) || (STATEMENT.test(only) && /\d[/.-]\d+[/.-]\d\d/.test(only))
+    ? only
+    : null;
+};
+
+/** Who a print is of stands before what it is and for when: few lines, the last of them dated. */
+const TITLE_LINES = 5;
+const titleLines = (rows: readonly SourceRow[]): number => {
+  const first = rows.slice(0, TITLE_LINES).findIndex((row) => alone(row) === null);
+  const leading = rows.slice(0, first < 0 ? TITLE_LINES : first);
+  return leading.map((row) => datedTitle(row) !== null).lastIndexOf(true) + 1;
 };
 
 /** A title between the lines: one that is dated and called as a statement is. */
@@ -44,16 +61,14 @@ const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boo
  */
 export const bodyRows = (rows: readonly SourceRow[], columns: ColumnReading): BodyRows => {
   const titles: string[] = [];
-  let begun = false;
-  const body = rows.filter((row) => {
-    if (isEmpty(row)) return false;
+  const filled = rows.filter((row) => !isEmpty(row));
+  const called = columns.headingLine === null ? titleLines(filled) : 0;
+  const body = filled.filter((row, at) => {
     const title = datedTitle(row);
-    const before =
-      columns.headingLine === null ? !begun && title !== null : row.line <= columns.headingLine;
+    const before = columns.headingLine === null ? at < called : row.line <= columns.headingLine;
     if (title !== null && (before || isStatement(title))) titles.push(title);
     if (before || isStatement(title)) return false;
     if (namesCurrencies(row) || repeatsHeadings(row, columns.headings)) return false;
-    begun = true;
     return true;
   });
   return { body, titles };

@@ -18,7 +18,7 @@ const HEADED: Readonly<Record<ColumnUse, string>> = {
   notes: 'notes, note, memo, remarks, comment, comments',
   retired: 'retired on, retired, status, active, inactive, is active, closed on, closed, archived',
   balance:
-    'balance, amount, total, closing balance, ending balance, opening balance, current balance, balance total, net, ytd',
+    'balance, amount, actual, total, closing balance, ending balance, opening balance, current balance, balance total, net, ytd',
   innerBalance: 'detail amount, inner amount',
   debit: 'debit, debits, dr, debit balance, debit amount, debit total',
   credit: 'credit, credits, cr, credit balance, credit amount, credit total',

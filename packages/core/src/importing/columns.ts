@@ -1,8 +1,10 @@
 import { nameKey } from '../text/name-key';
+import type { HeadedColumn } from './amount-columns';
 import { useOfHeading } from './column-words';
 import { readListedAmount } from './amounts';
 import { CURRENCY, periodHeading } from './period-headings';
-import { setInColumns, type SetInColumns } from './set-in-columns';
+import { setInColumns } from './set-in-columns';
+import { sidedColumns } from './sided-columns';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 import { meaningOfTypes } from './type-words';
 
@@ -114,7 +116,7 @@ const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Li
   const few = distinct <= 60 && spread < 0.6;
   const decimals = share(texts, (text) => /[.,]\d{2}\D*$/.test(text));
   const levels = few && distinct <= 12 && share(texts, (text) => /^\d$/.test(text)) === 1;
-  const named = share(texts, (text) => /\p{L}{2}/u.test(text));
+  const named = share(texts, (text) => /\p{L}{2}/u.test(text) && !isAmount(text));
   const whole = share(texts, (text) => /^\d+$/.test(text)) === 1;
   const written = share(texts, (text) => WRITTEN_AS_AMOUNT.test(text)) >= WRITTEN;
   const amounts = written || (whole && !levels && looksGiven(texts) < GIVEN);
@@ -193,15 +195,29 @@ const assigned = (
   return uses;
 };
 
-/** Where details are set in, their two columns are known, and what stands further right is of another year. */
-const besidePair = (
-  candidates: readonly Candidate[],
-  { inner, outer }: SetInColumns,
-): readonly Candidate[] => [
-  { column: inner, use: 'innerBalance', score: Infinity },
-  { column: outer, use: 'balance', score: Infinity },
-  ...candidates.filter(({ column }) => column < inner),
-];
+/** What the amounts of columns say by their sums: which is for what, and what else may be so. */
+interface BySums {
+  readonly known: readonly Candidate[];
+  readonly others: (candidate: Candidate) => boolean;
+}
+
+const known = (column: number, use: ColumnUse): Candidate => ({ column, use, score: Infinity });
+
+/** Two columns of which the outer one has what the inner one comes to, or debits and credits that come to the same. */
+const usesBySums = (columns: readonly HeadedColumn[]): BySums => {
+  const setIn = setInColumns(columns);
+  // What stands further right is of another year.
+  if (setIn !== null)
+    return {
+      known: [known(setIn.inner, 'innerBalance'), known(setIn.outer, 'balance')],
+      others: ({ column }) => column < setIn.inner,
+    };
+  const sides = sidedColumns(columns);
+  return {
+    known: sides === null ? [] : [known(sides.debit, 'debit'), known(sides.credit, 'credit')],
+    others: () => true,
+  };
+};
 
 /** A number and a name in one column need no further column for either. */
 const settled = (uses: readonly (ColumnUse | null)[]): readonly (ColumnUse | null)[] => {
@@ -229,7 +245,7 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
     heading,
     cells: body.map(({ cells }) => (cells[column] ?? '').trim()),
   }));
-  const pair = setInColumns(columns);
+  const bySums = usesBySums(columns);
   const seen = columns.map(({ cells }): Seen => {
     const texts = cells.filter((text) => text !== '' && !CURRENCY.test(text));
     return { texts, distinct: new Set(texts).size };
@@ -243,6 +259,6 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
   const candidates = seen.flatMap((own, column) =>
     candidatesOf(column, headings[column] ?? '', { ...own, numbers, latest }),
   );
-  const uses = assigned(pair === null ? candidates : besidePair(candidates, pair), width);
+  const uses = assigned([...bySums.known, ...candidates.filter(bySums.others)], width);
   return { headingLine: head?.line ?? null, headings, uses: settled(uses) };
 };

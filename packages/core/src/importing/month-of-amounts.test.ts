@@ -59,6 +59,8 @@ describe('the month in the titles of a list', () => {
     ['Income statement for the year ended 31 October 2026', '2026-10'],
     ['Balance sheet as at June 30, 2026', '2026-06'],
     ['Trial balance, Jan 2025 to Dec 2025', '2025-12'],
+    ['Trial balance at 30/06/2026', '2026-06'],
+    ['Trial balance at 06/05/2026', null],
     ['Accounts of the year 2025', null],
   ])('is the last one that is named: %s', (title, month) => {
     expect(monthOfTitles([title])).toBe(month);

@@ -46,6 +46,7 @@ export const monthOfAmounts = (
   return first === undefined || first > monthOf(reading.today) ? null : first;
 };
 
+const MONTHS_OF_YEAR = 12;
 const MONTHS = 'jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec';
 /** A month and its year: “31 October 2026”, “June 30, 2026”, “Dec 2025”. */
 const NAMED = new RegExp(
@@ -53,12 +54,22 @@ const NAMED = new RegExp(
   'gi',
 );
 
+/** A date in digits of which only one can be the day: 30/06/2026. */
+const IN_DIGITS = /\b(\d{1,2})[/.-](\d{1,2})[/.-]((?:19|20)\d\d)\b/;
+
+const monthInDigits = (title: string): readonly Month[] => {
+  const [, first = '', second = '', year = ''] = IN_DIGITS.exec(title) ?? [];
+  const months = [first, second].filter((part) => Number(part) <= MONTHS_OF_YEAR);
+  const [month] = months;
+  return month === undefined || months.length > 1 ? [] : [`${year}-${month.padStart(2, '0')}`];
+};
+
 /** The last month that the first title names which names one: “Income statement for the year ended 31 October 2026”. */
 export const monthOfTitles = (titles: readonly string[]): Month | null => {
   const months = titles.flatMap((title) => {
     const [, name = '', year = ''] = [...title.matchAll(NAMED)].at(-1) ?? [];
     const month = MONTHS.split('|').indexOf(name.toLowerCase()) + 1;
-    return month === 0 ? [] : [`${year}-${String(month).padStart(2, '0')}`];
+    return month === 0 ? monthInDigits(title) : [`${year}-${String(month).padStart(2, '0')}`];
   });
   return months[0] ?? null;
 };

@@ -12,8 +12,10 @@ const BESIDE = new Set(
 export const CURRENCY =
   /^(?:\p{Lu}{0,2}\p{Sc}|USD|GBP|EUR|CAD|AUD|NZD|ZAR|CHF|JPY|SEK|NOK|DKK|INR)$/u;
 
-const THIS_YEAR = /^(?:this|current) (?:year|period)$/;
-const LAST_YEAR = /^(?:last|prior|previous) (?:year|period)$/;
+const THIS_YEAR = /^(?:(?:this|current) (?:year|period)|year to date|ytd)$/;
+/** Beside the year to date a month or a quarter is a part of it. */
+const LAST_YEAR =
+  /^(?:(?:last|prior|previous) (?:year|period)|(?:(?:this|current) )?(?:month|quarter))$/;
 
 const wordsOfHeading = (heading: string): readonly string[] =>
   heading

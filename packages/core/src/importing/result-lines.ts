@@ -70,6 +70,12 @@ const OUTCOMES = new Set([
   'surplus/(deficit) for the year',
   'excess of income over expenditure',
   'excess of expenditure over income',
+  'net receipts',
+  'net payments',
+  'net receipts/(payments)',
+  'net income/(expenditure)',
+  'net incoming resources',
+  'net movement in funds',
 ]);
 
 /** Worked out in a list that has totals, and perhaps an account in another. */
@@ -101,22 +107,39 @@ const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportE
   });
 };
 
-/** Lines without a name, or called as titles are, with what all lines since the last such line come to: “Shareholders' funds”. */
+/** Nobody adds up more lines than these without a total between. */
+const REACH = 200;
+
+/** Whether an amount is what the last of some lines come to, two of them at least. */
+const isSumOfLast = (amount: Minor, lines: readonly Minor[]): boolean => {
+  let total: Minor = 0;
+  for (let at = lines.length - 1; at >= Math.max(0, lines.length - REACH); at -= 1) {
+    total = add(total, lines[at] ?? 0);
+    if (at < lines.length - 1 && total === amount) return true;
+  }
+  return false;
+};
+
+/** Lines without a name, or called as titles are, with what the lines before them come to: “Shareholders' funds”. */
 const sectionTotals = (
   entries: readonly ImportEntry[],
   aside: ReadonlySet<ImportEntry>,
 ): readonly ImportEntry[] => {
-  let [total, lines]: [Minor, number] = [0, 0];
+  let lines: Minor[] = [];
   return entries.filter((entry) => {
     if (aside.has(entry)) return false;
     const { name, number, balance } = entry;
     const titled = number === null && (name === '' || elementOfTitle(name) !== null);
-    const isTotal = titled && lines > 1 && balance !== null && balance === total && total !== 0;
-    if (isTotal || (titled && balance === null)) [total, lines] = [0, 0];
-    else [total, lines] = [add(total, balance ?? 0), lines + 1];
+    const isTotal = titled && balance !== null && balance !== 0 && isSumOfLast(balance, lines);
+    if (isTotal || (titled && balance === null)) lines = [];
+    else lines.push(balance ?? 0);
     return isTotal;
   });
 };
+
+/** Whether a line is called as one that is worked out. */
+export const isResult = (name: string): boolean =>
+  RESULTS.has(lineKey(name)) || OUTCOMES.has(lineKey(name));
 
 /**
  * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what

@@ -1,13 +1,7 @@
-import { decimalSignOf, readListedAmount } from './amounts';
+import { amountColumns, type HeadedColumn } from './amount-columns';
 import { useOfHeading } from './column-words';
-import { CURRENCY, periodHeading } from './period-headings';
+import { periodHeading } from './period-headings';
 import { isSetIn, readSetIn } from './set-in';
-
-/** A column of a list: its heading and what stands in each row, empty for nothing. */
-export interface HeadedColumn {
-  readonly heading: string;
-  readonly cells: readonly string[];
-}
 
 /** The places of the inner and the outer column of amounts of a print. */
 export interface SetInColumns {
@@ -15,35 +9,22 @@ export interface SetInColumns {
   readonly outer: number;
 }
 
-/** Amounts are read alike in any currency as long as they are only compared; this one has the most decimals. */
-const FINEST = 'BHD';
-/** One with two decimals, so that “1.234” and “10.000” are thousands. */
-const USUAL = 'USD';
-
-const AMOUNTS = 0.9;
 const HEADED_AS_AMOUNT = ['balance', 'innerBalance'];
 
-/** The amounts of a column; `null` where it holds something else, or is headed as something else. */
-const amountsIn = ({ heading, cells }: HeadedColumn): readonly (number | null)[] | null => {
-  const named = useOfHeading(heading)?.use;
-  const headed = heading !== '' && periodHeading(heading) === null;
-  if (headed && (named === undefined || !HEADED_AS_AMOUNT.includes(named))) return null;
-  const filled = cells.filter((cell) => cell !== '' && !CURRENCY.test(cell));
-  const decimal = decimalSignOf(filled, USUAL);
-  const amounts = cells.map((cell) => readListedAmount(cell, { currency: FINEST, decimal }));
-  const read = amounts.filter((amount) => amount !== null).length;
-  return filled.length > 0 && read >= AMOUNTS * filled.length ? amounts : null;
-};
+const mayHead = (heading: string): boolean =>
+  heading === '' ||
+  periodHeading(heading) !== null ||
+  HEADED_AS_AMOUNT.includes(useOfHeading(heading)?.use ?? '');
 
 /**
  * Finds the two columns of a print whose inner one holds details and whose outer one what they come to: side by side, under
  * one period, of several such pairs that of the latest; `null` for a list that has no such pair.
  */
 export const setInColumns = (columns: readonly HeadedColumn[]): SetInColumns | null => {
-  const held = columns.flatMap((column, at) => {
-    const amounts = amountsIn(column);
-    return amounts === null ? [] : [{ at, amounts, rank: periodHeading(column.heading)?.rank }];
-  });
+  const held = amountColumns(columns, mayHead).map((column) => ({
+    ...column,
+    rank: periodHeading(column.heading)?.rank ?? 0,
+  }));
   const rows = held[0]?.amounts.length ?? 0;
   const names = Array.from(
     { length: rows },
@@ -52,7 +33,7 @@ export const setInColumns = (columns: readonly HeadedColumn[]): SetInColumns | n
   );
   const pairs = held.flatMap((inner, place) => {
     const outer = held[place + 1];
-    const ranks = [inner.rank ?? 0, outer?.rank ?? 0].filter((rank) => rank > 0);
+    const ranks = [inner.rank, outer?.rank ?? 0].filter((rank) => rank > 0);
     if (outer === undefined || new Set(ranks).size > 1) return [];
     const lines = names.map((name, row) => ({
       name,

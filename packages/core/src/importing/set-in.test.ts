@@ -173,15 +173,115 @@ Financed by|
   });
 });
 
-describe('two columns of amounts are something else', () => {
+describe('what stands over a print', () => {
+  const namesIn = (text: string) =>
+    importOf(emptyChart(), aList(text)).rows.map(({ entry }) => entry.name);
+
+  it('is passed over up to the line that dates it', () => {
+    const lines = 'Operating checking|41,220.18\nMember capital|(41,220.18)';
+    const title = 'Larkspur Clinic\nStatement of assets and equity\nAs of September 30, 2026';
+    expect(namesIn(`${title}\n${lines}`)).toEqual(['Operating checking', 'Member capital']);
+  });
+
+  it('is an account where nothing is dated', () => {
+    expect(namesIn('Petty cash\nBank|5.00\nFees|(5.00)')).toContain('Petty cash');
+  });
+});
+
+describe('titles before titles that are not set in', () => {
+  it('are bands, of one element or of several', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList(`
+Name|Balance
+ASSETS|
+Current assets|
+   Checking|41.00
+   Inventory|18.00
+LIABILITIES AND EQUITY|
+Current liabilities|
+   Accounts payable|9.00
+   Accrued wages|50.00`),
+    );
+    expect(rowOf(plan, 'ASSETS')?.status).toBe('band');
+    expect(rowOf(plan, 'LIABILITIES AND EQUITY')?.status).toBe('band');
+  });
+});
+
+describe('the title of what is owed and owned', () => {
+  it.each([
+    "Liabilities and members' equity",
+    "LIABILITIES AND STOCKHOLDERS' EQUITY",
+    "Liabilities and owner's equity",
+    "Liabilities & partners' equity",
+  ])('is no account: %s', (name) => {
+    const plan = importOf(
+      emptyChart(),
+      aList(`Name|Balance\n${name}|\n   Petty cash|5.00\n   Trade creditors|-5.00`),
+    );
+    expect(plan.rows[0]?.status).toBe('band');
+  });
+});
+
+describe('a print without titles', () => {
+  const plan = importOf(
+    emptyChart(),
+    aList(
+      'Name|2026\nSales|96,410\nOpening stock|1,900\nPurchases|34,220\nClosing stock|(2,150)\nCost of sales|33,970\nGross profit|62,440\nWages|27,300\nNet profit|35,140',
+    ),
+  );
+
+  it('has what is called as titles are, and is the sum of the lines just before it, as a total', () => {
+    const totals = plan.rows.filter(({ status }) => status === 'total');
+    expect(totals.map(({ entry }) => entry.name)).toEqual([
+      'Cost of sales',
+      'Gross profit',
+      'Net profit',
+    ]);
+  });
+
+  it('has income where a profit is printed above zero, though there is an amount with a minus', () => {
+    expect(plan.sides).toBe('usual');
+    expect(amountOf(plan, 'Sales')).toBe(-9_641_000);
+    expect(amountOf(plan, 'Closing stock')).toBe(-215_000);
+  });
+});
+
+describe('amounts with their side behind them', () => {
+  it('are amounts, and no names', () => {
+    const list = aList('101 Bank|12,455.10DR\n110 Debtors|940.00DR\n300 Capital|13,395.10CR');
+    expect(recognizeColumns(list).uses).toEqual(['numberAndName', 'balance']);
+  });
+});
+
+describe('two columns of amounts are no inner and outer one', () => {
   it.each([
     [
-      'debits and credits without headings',
-      'Bank|700|\nWages|300|\nRent|50|\nFees||1000\nLoan||50',
+      'debits and credits, by what they come to',
+      'Bank|700|\nWages|300|\nRent|50|\nFees||1000\nLoan||50\n|1050|1050',
+      ['name', 'debit', 'credit'],
     ],
-    ['two years beside each other', 'Bank|700|500\nWages|300|300\nRent|50|50\nFees|1000|900'],
-    ['an amount and a budget', 'Name|Amount|Budget\nRent|500|\nWages|500|1000\nFees|300|'],
-  ])('where they are %s', (_what, text) => {
-    expect(recognizeColumns(aList(text)).uses).not.toContain('innerBalance');
+    [
+      'debits and credits in another language',
+      'Konto|Soll|Haben\nKasse|700|\nLohn|350|\nErloes||1000\nDarlehen||50',
+      ['name', 'debit', 'credit'],
+    ],
+    [
+      'two years beside each other',
+      'Bank|700.00|500.00\nWages|300.00|300.00\nRent|50.00|50.00\nFees|1000.00|900.00',
+      ['name', 'balance', null],
+    ],
+    [
+      'an amount and a budget',
+      'Name|Amount|Budget\nRent|500|\nWages|500|1000\nFees|300|',
+      ['name', 'balance', 'budget'],
+    ],
+    [
+      'the month and the year to date',
+      'Name|This month|Year to date\nFees|500.00|1,500.00\nRent|100.00|200.00',
+      ['name', null, 'balance'],
+    ],
+  ])('where they are %s', (_what, text, uses) => {
+    expect(recognizeColumns(aList(text)).uses).toEqual(uses);
   });
 });

@@ -30,12 +30,17 @@ const STATEMENTS = new Set([
   'statement of activities',
 ]);
 
+/** Whose equity it is: “Liabilities and members' equity”. */
+const OWNERS =
+  /\b(?:total )?(?:stock|share)?(?:owner|holder|member|partner|proprietor)(?:['’]?s|s['’])['’]? (?=equity$)/;
+
 /** Whether a line names a statement, or several elements: “Liabilities and equity”, “Income / expenditure”. */
 export const isMixedBand = (name: string): boolean => {
   const key = nameKey(name);
   if (STATEMENTS.has(key)) return true;
   const parts = key
     .replace(/^other /, '')
+    .replace(OWNERS, '')
     .split(/\s*[/&,]\s*|\s+and\s+/)
     .map(bandOf);
   return parts.length > 1 && !parts.includes(null) && new Set(parts).size > 1;

@@ -111,7 +111,8 @@ export const columnsOf = (lines: readonly PrintedText[]): PrintColumns => {
   const ends = endsOf(held);
   const put = byPlace(ends);
   const fits = held.every(({ amounts }) => put(amounts) !== null);
-  if (standApart(held) && fits && ends.length <= most + 1) return { width: ends.length, put };
+  // Each amount may stand set in or not.
+  if (standApart(held) && fits && ends.length <= 2 * most) return { width: ends.length, put };
   const headings = widestHeadings(lines);
   const width = Math.max(most, headings.length);
   return { width, put: byOrder(width, /^notes?$/i.test(headings[0]?.text ?? '')) };

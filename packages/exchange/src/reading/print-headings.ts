@@ -11,7 +11,7 @@ const MONTH =
   'jan\\w*|feb\\w*|mar\\w*|apr\\w*|may|june?|july?|aug\\w*|sep\\w*|oct\\w*|nov\\w*|dec\\w*';
 const DATE = '\\d{1,2}[/.-]\\d{1,2}[/.-]\\d{2,4}|\\d{4}-\\d{2}-\\d{2}';
 /** Words that may end a heading over amounts: notes, currencies, years, dates, sides. */
-const LAST = `notes?|\\p{Sc}(?:'?000s?)?|usd|gbp|eur|cad|aud|nzd|(?:19|20)\\d\\d|${DATE}|debits?|credits?|dr|cr|balance|amount|total|budget|actual|cost|net`;
+const LAST = `notes?|\\p{Sc}(?:'?000s?)?|usd|gbp|eur|cad|aud|nzd|(?:19|20)\\d\\d|${DATE}|debits?|credits?|dr|cr|balance|amount|total|budget|actual|variance|cost|net`;
 const ENDS_HEADING = new RegExp(`^(?:${LAST})$`, 'iu');
 const OVER_AMOUNTS = new RegExp(`^(?:${LAST}|${MONTH}|\\d{1,2}(?:st|nd|rd|th)?)$`, 'iu');
 
@@ -39,9 +39,21 @@ const joined = (words: readonly PrintWord[]): readonly PrintWord[] | null => {
   return ends.flatMap((end, at) => together(words.slice(ends[at - 1] ?? 0, end)));
 };
 
+/** Nothing stands over the names, and blanks between the headings: “     Unrestricted   Restricted   Total”. */
+const SET_APART = /^\s{8,}\S/;
+const setApart = (line: string): readonly PrintWord[] =>
+  [...line.matchAll(/\S+(?: \S+)*/g)].map((match) => ({
+    text: match[0],
+    start: match.index,
+    end: match.index + match[0].length,
+  }));
+
+/** Over a share of turnover beside the amounts; shares are passed over. */
+const OVER_SHARES = /%/;
+
 /**
- * The headings of a line that has nothing else: “Note  2026  2025”, “31 March 2026  31 March 2025”, “Account  Debit  Credit”;
- * `null` for any other line.
+ * The headings of a line that has nothing else: “Note  2026  2025”, “31 March 2026  31 March 2025”, “Account  Debit  Credit”,
+ * or any that blanks set apart; `null` for any other line.
  */
 export const headingsOn = (line: string): PrintHeadings | null => {
   const all = wordsIn(line);
@@ -50,7 +62,11 @@ export const headingsOn = (line: string): PrintHeadings | null => {
   const name = line.slice(0, all[from - 1]?.end ?? 0).trim();
   const known = name === '' || OVER_NAMES.test(name);
   const words = known ? joined(all.slice(from)) : null;
-  return words === null ? null : { name, words };
+  if (words !== null) return { name, words };
+  const apart = SET_APART.test(line) ? setApart(line) : [];
+  const headings = apart.filter(({ text }) => !OVER_SHARES.test(text));
+  const isLine = headings.some(({ text }) => /\d{3}/.test(text) && !OVER_AMOUNTS.test(text));
+  return headings.length < 2 || isLine ? null : { name: '', words: headings };
 };
 
 const PERIOD = new RegExp(

@@ -58,6 +58,30 @@ Net profit                   16,450`),
     ).toEqual(['Overheads', 'Rent|9,000', 'Sundries|450|9,450', 'Net profit||16,450']);
   });
 
+  it('have an inner and an outer column for each of two years, and rules above sums left out', async () => {
+    expect(
+      await linesOf(`
+                              2026                  2025
+Fees                         142,900               131,450
+Funded places                 38,640                35,020
+                             -------               -------
+                             181,540               166,470
+Staff              98,412                92,130
+Food                9,204                 8,870
+                  -------               -------
+                             107,616               101,000
+                             =======               =======`),
+    ).toEqual([
+      '||2026||2025',
+      'Fees||142,900||131,450',
+      'Funded places||38,640||35,020',
+      '||181,540||166,470',
+      'Staff|98,412||92,130',
+      'Food|9,204||8,870',
+      '||107,616||101,000',
+    ]);
+  });
+
   it('have debits and credits apart, below their headings, with numbers before the names', async () => {
     expect(
       await linesOf(`
@@ -112,6 +136,21 @@ Code  Account             Dr          Cr
     expect(
       await linesOf('Loyer 12 000,00\nSalaires 35 400,50\nAchats 5 200,00\nDivers 12,30'),
     ).toEqual(["Loyer|12'000,00", "Salaires|35'400,50", "Achats|5'200,00", 'Divers|12,30']);
+  });
+
+  it('have headings that blanks set apart, shares of turnover passed over', async () => {
+    expect(
+      await linesOf(`
+                     Actual     Budget   % of income
+Fence posts       61,400.00  58,000.00         30.7%
+Crews             38,250.00  40,000.00         19.1%
+Yard rent         18,000.00  18,000.00          9.0%`),
+    ).toEqual([
+      '|Actual|Budget',
+      'Fence posts|61,400.00|58,000.00',
+      'Crews|38,250.00|40,000.00',
+      'Yard rent|18,000.00|18,000.00',
+    ]);
   });
 
   it('keep an account that is called as headings are', async () => {

@@ -38,8 +38,9 @@ const withGroups = (lines: readonly string[]): readonly string[] => {
   return lines.map((line) => line.replace(/(?<=\d) (?=\d{3}(?:\D|$))/g, "'"));
 };
 
-/** The foot of a page says nothing. */
+/** The foot of a page, and rules above and below sums, say nothing. */
 const PAGE = /^\s*page \d+(?: of \d+)?\s*$/i;
+const RULES = /^[\s\-=_–—]*[-=_–—]{3}[\s\-=_–—]*$/;
 
 const whole = (text: string): PrintedText => ({
   text,
@@ -88,7 +89,7 @@ const cellsOf = (
 export const readPrint = (printed: string): Sheet | null => {
   const all = printed.split(/\r?\n/);
   if (all.some((line) => line.length > LONGEST || line.includes('\t'))) return null;
-  const lines = withGroups(all).map((line) => (PAGE.test(line) ? '' : line));
+  const lines = withGroups(all).map((line) => (PAGE.test(line) || RULES.test(line) ? '' : line));
   if (!isPrint(lines.filter(isFilled).slice(0, SAMPLE))) return null;
   const texts = withWholeNames(withHeadings(lines.map(textOf)));
   const columns = columnsOf(texts);
