@@ -118,6 +118,36 @@ describe('an amount of a list', () => {
   });
 });
 
+describe('a list with what was, what moved and what is left', () => {
+  it('has what is left as its balances', () => {
+    const rows = aList(
+      'Account|Opening balance|Debit|Credit|Closing balance\nBank|400.00|210.00|160.00|450.00\nFees|0.00|0.00|50.00|(50.00)',
+    );
+    expect(recognizeColumns(rows).uses).toEqual(['name', null, null, null, 'balance']);
+  });
+
+  it('has debits and credits where nothing says what is left', () => {
+    const rows = aList('Account|Debit|Credit\nBank|210.00|\nFees||210.00');
+    expect(recognizeColumns(rows).uses).toEqual(['name', 'debit', 'credit']);
+  });
+});
+
+describe('numbers before the names of a print', () => {
+  it('are told where its accounts have them in order, though its titles and totals have none', () => {
+    expect(
+      usesOf(
+        'Income|\n4000 Grooming|96.00\n4100 Shampoo|8.00\nTotal income|104.00\nExpense|\n6100 Wages|41.00\nTotal expense|41.00\nNet income|63.00',
+      ),
+    ).toEqual(['numberAndName', 'balance']);
+  });
+
+  it('are part of the names where they are years', () => {
+    expect(
+      usesOf('2024 levy|96.00\n2025 levy|8.00\n2026 levy|5.00\nRent|2.00\nWages|2.00'),
+    ).toEqual(['name', 'balance']);
+  });
+});
+
 describe('a type in other people’s words', () => {
   const meaning = (...types: string[]) => meaningOfTypes(types);
 

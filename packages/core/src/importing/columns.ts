@@ -1,142 +1,15 @@
 import { nameKey } from '../text/name-key';
 import type { HeadedColumn } from './amount-columns';
+import { likelyUses, share, type Seen } from './column-contents';
 import { useOfHeading } from './column-words';
-import { readListedAmount } from './amounts';
+import { headingRow } from './heading-row';
 import { CURRENCY, periodHeading } from './period-headings';
 import { setInColumns } from './set-in-columns';
 import { sidedColumns } from './sided-columns';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
-import { meaningOfTypes } from './type-words';
 
-/** How many rows are looked at to find the headings, and to see what a column holds. */
-const HEAD = 25;
+/** How many rows are looked at to see what a column holds. */
 const SAMPLE = 400;
-
-const NUMBER = /^[A-Z]{0,3}\d[\d.\-/]*$/i;
-const NUMBER_AND_NAME = /^\d[\d.\-/]{1,}\s*[-–·:|]?\s+\p{L}/u;
-const ROLES = /^(heading|header|group|title|total|summary|posting|detail|post|h|d|p|t)$/i;
-const STATUSES = /^(active|inactive|closed|open|retired|archived|yes|no|true|false)$/i;
-
-/** Over the names of a printed statement nothing stands, over its amounts their years. */
-const namesOnlyPeriods = (cells: readonly string[]): boolean => {
-  const [first = '', ...others] = cells.map((cell) => cell.trim());
-  const filled = others.filter((cell) => cell !== '');
-  const periods = filled.filter((cell) => periodHeading(cell) !== null);
-  const known = filled.every((cell) => periods.includes(cell) || /^notes?$/i.test(cell));
-  return first === '' && periods.length > 0 && known;
-};
-
-/** How well a row serves as headings: how many of its cells name a use, each counted once. */
-const headingScore = ({ cells }: SourceRow): number => {
-  if (namesOnlyPeriods(cells)) return 2;
-  const periods = cells.filter((cell) => periodHeading(cell) !== null);
-  const uses = new Set(cells.flatMap((cell) => useOfHeading(cell)?.use ?? []));
-  if (periods.length > 0) uses.add('balance');
-  const named = ['name', 'number', 'numberAndName'].some((use) => uses.has(use as ColumnUse));
-  const amounts = cells.filter((cell) => /\d{3}/.test(cell)).length;
-  return named ? uses.size - amounts + periods.filter((cell) => /\d{3}/.test(cell)).length : 0;
-};
-
-/** How many of the texts pass, from 0 to 1; none of none. */
-export const share = (texts: readonly string[], test: (text: string) => boolean): number =>
-  texts.length === 0 ? 0 : texts.filter(test).length / texts.length;
-
-/** Headings in other languages: a first row of words alone over a column of digits. */
-const strangeRow = (rows: readonly SourceRow[]): SourceRow | null => {
-  const [first, ...below] = rows.filter(
-    ({ cells }) => cells.filter((cell) => cell.trim() !== '').length > 1,
-  );
-  if (first === undefined || below.length < 2) return null;
-  const words = first.cells.filter((cell) => cell.trim() !== '');
-  if (words.some((cell) => /\d/.test(cell))) return null;
-  const overDigits = first.cells.some((cell, column) => {
-    const texts = below.slice(0, SAMPLE).map(({ cells }) => (cells[column] ?? '').trim());
-    const filled = texts.filter((text) => text !== '');
-    return (
-      cell.trim() !== '' &&
-      filled.length > 1 &&
-      share(filled, (text) => /^\D{0,3}\d/.test(text)) === 1
-    );
-  });
-  return overDigits ? first : null;
-};
-
-const headingRow = (rows: readonly SourceRow[]): SourceRow | null => {
-  let best: { row: SourceRow; score: number } | null = null;
-  for (const row of rows.slice(0, HEAD)) {
-    const score = headingScore(row);
-    if (score > (best?.score ?? 0)) best = { row, score };
-  }
-  const single = rows.every(({ cells }) => cells.filter((cell) => cell.trim() !== '').length <= 1);
-  return best !== null && (best.score > 1 || single) ? best.row : strangeRow(rows);
-};
-
-/** Whether a text is an amount, whatever sign its decimals have. */
-export const isAmount = (text: string): boolean =>
-  ['.', ','].some(
-    (decimal) =>
-      readListedAmount(text, { currency: 'BHD', decimal: decimal as '.' | ',' }) !== null,
-  );
-
-interface Seen {
-  readonly texts: readonly string[];
-  readonly distinct: number;
-}
-
-type Likely = readonly (readonly [ColumnUse, number])[];
-
-/** How many of the texts are types; where nearly all differ, only plain names of elements are. */
-const saysType = (texts: readonly string[], few: boolean): number => {
-  const meanings = meaningOfTypes(texts);
-  return share(texts, (text) => (few ? meanings.has(text) : meanings.get(text)?.kind === null));
-};
-
-/** How much digits look like numbers that somebody gave: as long as one another, or in order. */
-const looksGiven = (texts: readonly string[]): number => {
-  const lengths = new Map<number, number>();
-  for (const { length } of texts) lengths.set(length, (lengths.get(length) ?? 0) + 1);
-  const alike = Math.max(...lengths.values()) / texts.length;
-  const rising = texts.filter((text, at) => at === 0 || Number(text) >= Number(texts[at - 1]));
-  return Math.max(alike, rising.length / texts.length);
-};
-
-/** Thousands that are set apart, and brackets: nothing but amounts is written so. */
-const WRITTEN_AS_AMOUNT = /^[-−]?\p{Sc}?[-−]?\d{1,3}(?:,\d{3})+$|^\(\p{Sc}?\d[\d,.]*\)$/u;
-
-/** Where so many are written as amounts are, all are. */
-const WRITTEN = 0.3;
-
-/** Below this share digits are amounts. */
-const GIVEN = 0.7;
-
-/** What a column's content speaks for, each from 0 to 1. */
-const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Likely => {
-  if (texts.length === 0) return [];
-  const spread = distinct / texts.length;
-  const few = distinct <= 60 && spread < 0.6;
-  const decimals = share(texts, (text) => /[.,]\d{2}\D*$/.test(text));
-  const levels = few && distinct <= 12 && share(texts, (text) => /^\d$/.test(text)) === 1;
-  const named = share(texts, (text) => /\p{L}{2}/u.test(text) && !isAmount(text));
-  const whole = share(texts, (text) => /^\d+$/.test(text)) === 1;
-  const written = share(texts, (text) => WRITTEN_AS_AMOUNT.test(text)) >= WRITTEN;
-  const amounts = written || (whole && !levels && looksGiven(texts) < GIVEN);
-  return [
-    [
-      'number',
-      levels || amounts
-        ? 0.2
-        : 0.8 * share(texts, (text) => NUMBER.test(text)) * spread ** 2 * (1 - decimals),
-    ],
-    ['numberAndName', 0.9 * share(texts, (text) => NUMBER_AND_NAME.test(text))],
-    ['name', 0.7 * named * spread],
-    ['parent', spread < 0.8 ? 0.75 * share(texts, (text) => numbers.has(nameKey(text))) : 0],
-    ['level', levels ? 0.7 : 0],
-    ['role', 0.8 * share(texts, (text) => ROLES.test(text))],
-    ['retired', few ? 0.6 * share(texts, (text) => STATUSES.test(text)) : 0],
-    ['type', 0.75 * saysType(texts, few)],
-    ['balance', 0.6 * share(texts, isAmount) * Math.max(decimals, amounts ? 0.8 : 0.3)],
-  ];
-};
 
 interface Candidate {
   readonly column: number;
@@ -195,13 +68,27 @@ const assigned = (
   return uses;
 };
 
+const known = (column: number, use: ColumnUse): Candidate => ({ column, use, score: Infinity });
+
+/** Beside what was at the beginning and what moved, what is left has the balances. */
+const CLOSING = /^(?:closing|ending|end)\b.*\bbal(?:ance)?\b/i;
+
+/** Movements are no balances where a column has what they leave. */
+const closingAlone = (
+  candidates: readonly Candidate[],
+  headings: readonly string[],
+): readonly Candidate[] => {
+  const closing = headings.findIndex((heading) => CLOSING.test(heading));
+  if (closing < 0) return candidates;
+  const ofAmounts: readonly ColumnUse[] = ['balance', 'debit', 'credit'];
+  return [known(closing, 'balance'), ...candidates.filter(({ use }) => !ofAmounts.includes(use))];
+};
+
 /** What the amounts of columns say by their sums: which is for what, and what else may be so. */
 interface BySums {
   readonly known: readonly Candidate[];
   readonly others: (candidate: Candidate) => boolean;
 }
-
-const known = (column: number, use: ColumnUse): Candidate => ({ column, use, score: Infinity });
 
 /** Two columns of which the outer one has what the inner one comes to, or debits and credits that come to the same. */
 const usesBySums = (columns: readonly HeadedColumn[]): BySums => {
@@ -259,6 +146,7 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
   const candidates = seen.flatMap((own, column) =>
     candidatesOf(column, headings[column] ?? '', { ...own, numbers, latest }),
   );
-  const uses = assigned([...bySums.known, ...candidates.filter(bySums.others)], width);
+  const held = [...bySums.known, ...candidates.filter(bySums.others)];
+  const uses = assigned(closingAlone(held, headings), width);
   return { headingLine: head?.line ?? null, headings, uses: settled(uses) };
 };

@@ -214,6 +214,19 @@ Telephone`),
   });
 });
 
+describe('what is added to a result', () => {
+  it('stands below no title before it', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList(
+        'Name|2026\nCost of sales|\nPurchases|500\nCarriage in|20\nGross profit|900\nAdd: Mooring fees|140\nOverheads|\nRent|300\nWages|200\nFixed assets|\nBoats|800',
+      ),
+    );
+    const added = plan.rows.find(({ entry }) => entry.name === 'Add: Mooring fees');
+    expect(added?.level).toBe(1);
+  });
+});
+
 describe('a list with nothing but elements between its lines', () => {
   it('leaves accounts of the chart below the headings where they stand', () => {
     const placed = aList('Number|Name|Parent\n1000|Money|\n1010|Petty cash|1000\n1020|Bank|1000');

@@ -12,6 +12,9 @@ interface Section {
 /** So many lines behind a title tell of what it is. */
 const FIRST_LINES = 5;
 
+/** What is added to a result belongs to nothing before it. */
+const ADDED = /^add\b\s*:/i;
+
 class SectionWalk {
   private wide: Section | null = null;
   private section: Section | null = null;
@@ -48,6 +51,7 @@ class SectionWalk {
   }
 
   private leaderOfLine(at: number): number | null {
+    if (ADDED.test(this.entries[at]?.name ?? '')) this.section = null;
     const leader = this.section ?? this.wide;
     if (leader === null) return null;
     const ends = this.isStranger(at, leader) && this.isOver(at + 1, leader);

@@ -1,6 +1,6 @@
 import type { Dimension } from '../dimensions/dimension';
 import { plainHeading } from '../importing/column-words';
-import { isAmount, share } from '../importing/columns';
+import { isAmount, share } from '../importing/column-contents';
 import type { SourceRow } from '../importing/source';
 import { columnsBy, type ColumnsBy } from './columns-by';
 import { isListedDate } from './listed-date';

@@ -1,7 +1,7 @@
 import type { DateOrder } from '../dates/read-date';
 import { decimalSignOf, readListedAmount, type DecimalSign } from '../importing/amounts';
 import { plainHeading } from '../importing/column-words';
-import { isAmount, share } from '../importing/columns';
+import { isAmount, share } from '../importing/column-contents';
 import type { SourceRow } from '../importing/source';
 import { OPEN_ITEM_LIMITS, type OpenItem } from '../ledger/open-item';
 import { add, AMOUNT_LIMIT, type Minor } from '../money/minor';

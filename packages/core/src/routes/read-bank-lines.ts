@@ -2,7 +2,7 @@ import type { CalendarDate } from '../dates/calendar-date';
 import type { DateOrder } from '../dates/read-date';
 import { decimalSignOf, readListedAmount } from '../importing/amounts';
 import { plainHeading } from '../importing/column-words';
-import { isAmount, share } from '../importing/columns';
+import { isAmount, share } from '../importing/column-contents';
 import type { SourceRow } from '../importing/source';
 import { columnsBy, type ColumnsBy } from '../journals/columns-by';
 import { cellsOf, rowsBelow, usedOnce } from '../journals/list-cells';

@@ -1,4 +1,4 @@
-import type { PrintHeadings } from './print-headings';
+import { setApart, type PrintHeadings } from './print-headings';
 import type { PrintedLine, PrintWord } from './print-line';
 
 /** A line of a print, and what it has of headings over amounts. */
@@ -9,6 +9,7 @@ export interface PrintedText {
 }
 
 const MOST = 0.5;
+const FEWEST_OVER = 2;
 
 /** The lines that have amounts, and no headings. */
 const withAmounts = (lines: readonly PrintedText[]): readonly PrintedLine[] =>
@@ -103,6 +104,25 @@ export interface PrintColumns {
   readonly width: number;
   readonly put: Put;
 }
+
+/**
+ * With the words of the line before the first amounts as headings, where at least two of them end where amounts do: they
+ * may be in any language.
+ */
+export const withHeadingsInPlace = (lines: readonly PrintedText[]): readonly PrintedText[] => {
+  const first = lines.findIndex(({ line }) => line.amounts.length > 0);
+  const filled = lines.slice(0, Math.max(first, 0)).findLastIndex(({ text }) => text.trim() !== '');
+  const before = lines[filled];
+  if (before === undefined || lines.some(({ headings }) => headings !== null)) return lines;
+  const ends = endsOf(withAmounts(lines));
+  const words = setApart(before.text);
+  const over = words.filter(({ end }) => ends.some((one) => Math.abs(one - end) <= APART));
+  if (over.length < FEWEST_OVER || !standApart(withAmounts(lines))) return lines;
+  const name = before.text.slice(0, over[0]?.start).trim();
+  return lines.map((one, at) =>
+    at === filled ? { ...one, headings: { name, words: over } } : one,
+  );
+};
 
 /** Finds the columns of amounts: by where they stand, if blanks set them apart, else by their order. */
 export const columnsOf = (lines: readonly PrintedText[]): PrintColumns => {

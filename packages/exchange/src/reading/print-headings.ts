@@ -41,7 +41,7 @@ const joined = (words: readonly PrintWord[]): readonly PrintWord[] | null => {
 
 /** Nothing stands over the names, and blanks between the headings: “     Unrestricted   Restricted   Total”. */
 const SET_APART = /^\s{8,}\S/;
-const setApart = (line: string): readonly PrintWord[] =>
+export const setApart = (line: string): readonly PrintWord[] =>
   [...line.matchAll(/\S+(?: \S+)*/g)].map((match) => ({
     text: match[0],
     start: match.index,

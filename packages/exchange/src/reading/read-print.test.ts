@@ -153,6 +153,21 @@ Yard rent         18,000.00  18,000.00          9.0%`),
     ]);
   });
 
+  it('have any words over their amounts as headings, in any language', async () => {
+    expect(
+      await linesOf(`
+Konto  Bezeichnung        Soll        Haben
+1000   Kasse            412,50
+1200   Bank          18.940,12
+4000   Erloese                    19.352,62`),
+    ).toEqual([
+      'Konto  Bezeichnung|Soll|Haben',
+      '1000   Kasse|412,50',
+      '1200   Bank|18.940,12',
+      '4000   Erloese||19.352,62',
+    ]);
+  });
+
   it('keep an account that is called as headings are', async () => {
     expect(await linesOf('Rent 12.00\nWages 14.00\nTotal 26.00\nBalance\nCash 5.00')).toContain(
       'Balance',

@@ -1,5 +1,11 @@
 import { asWritten } from '@iunctus/core';
-import { columnsOf, withWholeNames, type PrintColumns, type PrintedText } from './print-columns';
+import {
+  columnsOf,
+  withHeadingsInPlace,
+  withWholeNames,
+  type PrintColumns,
+  type PrintedText,
+} from './print-columns';
 import { headingsOn, isDated, isPeriod } from './print-headings';
 import { isPlainlyAmount, printedLine, type PrintedLine } from './print-line';
 import { sheetOf, type Sheet } from './sheet';
@@ -91,7 +97,7 @@ export const readPrint = (printed: string): Sheet | null => {
   if (all.some((line) => line.length > LONGEST || line.includes('\t'))) return null;
   const lines = withGroups(all).map((line) => (PAGE.test(line) || RULES.test(line) ? '' : line));
   if (!isPrint(lines.filter(isFilled).slice(0, SAMPLE))) return null;
-  const texts = withWholeNames(withHeadings(lines.map(textOf)));
+  const texts = withWholeNames(withHeadingsInPlace(withHeadings(lines.map(textOf))));
   const columns = columnsOf(texts);
   return sheetOf(
     '',
