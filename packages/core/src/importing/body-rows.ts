@@ -26,6 +26,10 @@ const DATED =
 const STATEMENT =
   /^(?:balance sheet|income statement|statement of|profit (?:and|&) loss|income (?:and|&) expenditure|receipts (?:and|&) payments|trading\b|trial balance|schedule of|notes to)/i;
 
+/** A title with its year alone: “Farm income summary 2025”. */
+const OF_YEAR =
+  /\b(?:statements?|summary|accounts?|report|trial balance|balance sheet)\b.*\b(?:19|20)\d\d$/i;
+
 const alone = ({ cells }: SourceRow): string | null => {
   const [only = '', ...more] = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
   return more.length === 0 ? only : null;
@@ -34,7 +38,9 @@ const alone = ({ cells }: SourceRow): string | null => {
 const datedTitle = (row: SourceRow): string | null => {
   const only = alone(row);
   if (only === null) return null;
-  return DATED.test(only) || (STATEMENT.test(only) && /\d[/.-]\d+[/.-]\d\d/.test(only))
+  return DATED.test(only) ||
+    OF_YEAR.test(only) ||
+    (STATEMENT.test(only) && /\d[/.-]\d+[/.-]\d\d/.test(only))
     ? only
     : null;
 };

@@ -38,7 +38,13 @@ const RESULTS = new Set([
 ]);
 
 /** Worked out where they have an amount; the title of equity where they have none. */
-const BALANCES = new Set(['net assets', 'net liabilities', 'net assets/(liabilities)']);
+const BALANCES = new Set([
+  'net assets',
+  'net liabilities',
+  'net assets/(liabilities)',
+  'net assets, end of year',
+  'net assets at end of year',
+]);
 
 /** What a year comes to: worked out where the list has what it is worked out from, else a line of equity. */
 const OUTCOMES = new Set([
@@ -76,6 +82,11 @@ const OUTCOMES = new Set([
   'net income/(expenditure)',
   'net incoming resources',
   'net movement in funds',
+  'change in net assets',
+  'increase in net assets',
+  'net farm profit',
+  'net farm income',
+  'net business income',
 ]);
 
 /** Worked out in a list that has totals, and perhaps an account in another. */

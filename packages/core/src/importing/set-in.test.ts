@@ -183,6 +183,13 @@ describe('what stands over a print', () => {
     expect(namesIn(`${title}\n${lines}`)).toEqual(['Operating checking', 'Member capital']);
   });
 
+  it('may be dated by a year alone, if it is called as a statement is', () => {
+    expect(namesIn('Osprey Farm\nFarm income summary 2025\nWool|2,915.00\nHay|11,400.00')).toEqual([
+      'Wool',
+      'Hay',
+    ]);
+  });
+
   it('is an account where nothing is dated', () => {
     expect(namesIn('Petty cash\nBank|5.00\nFees|(5.00)')).toContain('Petty cash');
   });
@@ -244,6 +251,21 @@ describe('a print without titles', () => {
     expect(plan.sides).toBe('usual');
     expect(amountOf(plan, 'Sales')).toBe(-9_641_000);
     expect(amountOf(plan, 'Closing stock')).toBe(-215_000);
+  });
+});
+
+describe('a statement of activities', () => {
+  it('has what the year comes to, and what is left of it, as totals', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList(
+        'Name|2026\nSupport and revenue|\nGifts|184.00\nGrants|90.00\nTotal support and revenue|274.00\nExpenses|\nProgram services|200.00\nFundraising|50.00\nTotal expenses|250.00\nChange in net assets|24.00\nNet assets, beginning of year|100.00\nNet assets, end of year|124.00',
+      ),
+    );
+    const status = (name: string) => rowOf(plan, name)?.status;
+    expect(status('Change in net assets')).toBe('total');
+    expect(status('Net assets, end of year')).toBe('total');
+    expect(status('Net assets, beginning of year')).toBe('new');
   });
 });
 

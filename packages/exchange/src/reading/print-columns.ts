@@ -110,7 +110,7 @@ export interface PrintColumns {
  * may be in any language.
  */
 export const withHeadingsInPlace = (lines: readonly PrintedText[]): readonly PrintedText[] => {
-  const first = lines.findIndex(({ line }) => line.amounts.length > 0);
+  const first = lines.findIndex(({ line }) => line.amounts.length > 0 && line.gap > 0);
   const filled = lines.slice(0, Math.max(first, 0)).findLastIndex(({ text }) => text.trim() !== '');
   const before = lines[filled];
   if (before === undefined || lines.some(({ headings }) => headings !== null)) return lines;

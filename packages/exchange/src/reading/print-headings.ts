@@ -17,7 +17,7 @@ const OVER_AMOUNTS = new RegExp(`^(?:${LAST}|${MONTH}|\\d{1,2}(?:st|nd|rd|th)?)$
 
 /** What stands over the names of accounts, perhaps with their numbers before them; common practice, no source. */
 const OVER_NAMES =
-  /^(?:(?:no|nr|number|code|acct|a\/c|account (?:no|number|code))\.?\s+)?(?:accounts?|account name|name|descriptions?|particulars|details|ledger|items?)$/i;
+  /^(?:(?:no|nr|number|code|acct|a\/c|n\/c|account (?:no|number|code))\.?\s+)?(?:accounts?|account name|name|descriptions?|particulars|details|ledger|items?)$/i;
 
 /** A line that says for when a print is: “Balance sheet as at 31 March 2026”. */
 export const isDated = (text: string): boolean =>
@@ -62,7 +62,9 @@ export const headingsOn = (line: string): PrintHeadings | null => {
   const name = line.slice(0, all[from - 1]?.end ?? 0).trim();
   const known = name === '' || OVER_NAMES.test(name);
   const words = known ? joined(all.slice(from)) : null;
-  if (words !== null) return { name, words };
+  // A date at the beginning of a line is part of its title.
+  const stands = words !== null && (words.length > 1 || name !== '' || SET_APART.test(line));
+  if (stands) return { name, words };
   const apart = SET_APART.test(line) ? setApart(line) : [];
   const headings = apart.filter(({ text }) => !OVER_SHARES.test(text));
   const isLine = headings.some(({ text }) => /\d{3}/.test(text) && !OVER_AMOUNTS.test(text));

@@ -168,6 +168,44 @@ Konto  Bezeichnung        Soll        Haben
     ]);
   });
 
+  it('may have small amounts alone: digits that nobody gave', async () => {
+    expect(await linesOf('Raffle 612\nHall hire 940\nTea 38')).toEqual([
+      'Raffle|612',
+      'Hall hire|940',
+      'Tea|38',
+    ]);
+  });
+
+  it('are whole where a name goes on in the next line', async () => {
+    expect(
+      await linesOf(`
+Creditors: amounts falling due
+within one year               (61,447)
+Debtors                        31,870
+Cash                           58,103`),
+    ).toEqual([
+      'Creditors: amounts falling due within one year|(61,447)',
+      'Debtors|31,870',
+      'Cash|58,103',
+    ]);
+  });
+
+  it('have years and pages in their titles, above the first amounts', async () => {
+    const lines = await linesOf(
+      'Farm income summary 2025\nLedger  Page 1\n31 March 2026\nWool 2,915\nHay 11,400\nPostage 1998\nFeed 9,640\nFuel 4,415',
+    );
+    expect(lines).toEqual([
+      'Farm income summary 2025',
+      'Ledger  Page 1',
+      '31 March 2026',
+      'Wool|2,915',
+      'Hay|11,400',
+      'Postage|1998',
+      'Feed|9,640',
+      'Fuel|4,415',
+    ]);
+  });
+
   it('keep an account that is called as headings are', async () => {
     expect(await linesOf('Rent 12.00\nWages 14.00\nTotal 26.00\nBalance\nCash 5.00')).toContain(
       'Balance',

@@ -24,14 +24,25 @@ const isFilled = (text: string): boolean => text.trim() !== '';
 const isNamed = ({ name, amounts, gap }: PrintedLine): boolean =>
   /\p{L}{2}/u.test(name) && amounts.length > 0 && gap > 0 && !PARTS_CELLS.test(name);
 
+/** Digits that somebody gave are as long as one another, or in order: “Unit 101”, “Unit 102”. */
+const GIVEN = 0.7;
+const areGiven = (digits: readonly string[]): boolean => {
+  const lengths = new Map<number, number>();
+  for (const { length } of digits) lengths.set(length, (lengths.get(length) ?? 0) + 1);
+  const alike = Math.max(0, ...lengths.values());
+  const rising = digits.filter((own, at) => at === 0 || Number(own) >= Number(digits[at - 1]));
+  return Math.max(alike, rising.length) >= digits.length * GIVEN;
+};
+
 /** Whether lines are a print: names with amounts behind them, parted by nothing but blanks. */
 const isPrint = (lines: readonly string[]): boolean => {
   const held = lines.map(printedLine).filter(isNamed);
+  if (held.length < Math.max(FEWEST, lines.length * HALF)) return false;
   const plainly = held.filter(
     ({ gap, amounts }) => gap > 1 || amounts.some(({ text }) => isPlainlyAmount(text)),
   );
-  const enough = held.length >= Math.max(FEWEST, lines.length * HALF);
-  return enough && plainly.length >= held.length * HALF;
+  const last = held.flatMap(({ amounts }) => amounts.at(-1)?.text ?? []);
+  return plainly.length >= held.length * HALF || !areGiven(last);
 };
 
 /** Thousands that blanks set apart: “12 500,00”. */
@@ -54,6 +65,13 @@ const whole = (text: string): PrintedText => ({
   headings: null,
 });
 
+/** The place of the first line that has plainly amounts. */
+const firstAmounts = (lines: readonly PrintedText[]): number =>
+  lines.findIndex(
+    ({ line, headings }) =>
+      headings === null && isNamed(line) && line.amounts.some(({ text }) => isPlainlyAmount(text)),
+  );
+
 const textOf = (text: string): PrintedText => {
   const headings = headingsOn(text);
   return headings === null && isDated(text)
@@ -61,9 +79,35 @@ const textOf = (text: string): PrintedText => {
     : { text, line: printedLine(text), headings };
 };
 
+/** Above the first amounts a year is that of a title: “Farm income 2025”. */
+const withTitles = (lines: readonly PrintedText[]): readonly PrintedText[] => {
+  const first = firstAmounts(lines);
+  const isTitle = ({ line, headings }: PrintedText): boolean =>
+    headings === null && line.amounts.every(({ text }) => /^\d{1,4}$/.test(text));
+  return lines.map((one, at) => (at < first && isTitle(one) ? whole(one.text) : one));
+};
+
+/** A name that goes on in the next line, which begins with a small letter and has the amounts. */
+const withWrappedNames = (lines: readonly PrintedText[]): readonly PrintedText[] => {
+  const goesOn = (one: PrintedText | undefined): boolean =>
+    one !== undefined && one.line.amounts.length > 0 && /^\s*\p{Ll}/u.test(one.line.name);
+  const begins = (one: PrintedText | undefined): boolean =>
+    one !== undefined &&
+    one.headings === null &&
+    isFilled(one.text) &&
+    one.line.amounts.length === 0;
+  return lines.map((one, at) => {
+    const [before, next] = [lines[at - 1], lines[at + 1]];
+    if (begins(one) && goesOn(next)) return whole('');
+    if (!goesOn(one) || before === undefined || !begins(before)) return one;
+    const name = `${before.line.name} ${one.line.name.trimStart()}`;
+    return { ...one, line: { ...one.line, name } };
+  });
+};
+
 /** Behind the first amounts headings are periods and currencies; “Total” may be anything there. */
 const withHeadings = (lines: readonly PrintedText[]): readonly PrintedText[] => {
-  const first = lines.findIndex(({ line, headings }) => headings === null && isNamed(line));
+  const first = firstAmounts(lines);
   return lines.map((one, at) =>
     at < first || one.headings === null || isPeriod(one.headings)
       ? one
@@ -97,7 +141,8 @@ export const readPrint = (printed: string): Sheet | null => {
   if (all.some((line) => line.length > LONGEST || line.includes('\t'))) return null;
   const lines = withGroups(all).map((line) => (PAGE.test(line) || RULES.test(line) ? '' : line));
   if (!isPrint(lines.filter(isFilled).slice(0, SAMPLE))) return null;
-  const texts = withWholeNames(withHeadingsInPlace(withHeadings(lines.map(textOf))));
+  const read = withTitles(withHeadings(lines.map(textOf)));
+  const texts = withWrappedNames(withWholeNames(withHeadingsInPlace(read)));
   const columns = columnsOf(texts);
   return sheetOf(
     '',
