@@ -190,6 +190,15 @@ Cash                           58,103`),
     ]);
   });
 
+  it('are no part of the title before them where all are written small', async () => {
+    expect(await linesOf('overheads\nrent 12.00\nwages 14.50\nlight 1.20')).toEqual([
+      'overheads',
+      'rent|12.00',
+      'wages|14.50',
+      'light|1.20',
+    ]);
+  });
+
   it('have years and pages in their titles, above the first amounts', async () => {
     const lines = await linesOf(
       'Farm income summary 2025\nLedger  Page 1\n31 March 2026\nWool 2,915\nHay 11,400\nPostage 1998\nFeed 9,640\nFuel 4,415',

@@ -87,10 +87,16 @@ const withTitles = (lines: readonly PrintedText[]): readonly PrintedText[] => {
   return lines.map((one, at) => (at < first && isTitle(one) ? whole(one.text) : one));
 };
 
+const SMALL = /^\s*\p{Ll}/u;
+/** Where most begin with a small letter, all names are written so. */
+const FEW = 0.5;
+
 /** A name that goes on in the next line, which begins with a small letter and has the amounts. */
 const withWrappedNames = (lines: readonly PrintedText[]): readonly PrintedText[] => {
   const goesOn = (one: PrintedText | undefined): boolean =>
-    one !== undefined && one.line.amounts.length > 0 && /^\s*\p{Ll}/u.test(one.line.name);
+    one !== undefined && one.line.amounts.length > 0 && SMALL.test(one.line.name);
+  const held = lines.filter(({ line }) => isNamed(line));
+  if (held.filter(goesOn).length > held.length * FEW) return lines;
   const begins = (one: PrintedText | undefined): boolean =>
     one !== undefined &&
     one.headings === null &&
