@@ -59,11 +59,15 @@ const booksNow = async () => {
   });
   return tableBooks({ first, rows: [...amounts, ...splits] }, CONTEXT.startsIn);
 };
-const tableOf = (of: Chart, books: Awaited<ReturnType<typeof booksNow>>, columns: readonly ColumnSpec[]) =>
+const tableOf = (
+  of: Chart,
+  books: Awaited<ReturnType<typeof booksNow>>,
+  columns: readonly ColumnSpec[],
+) =>
   buildTable(
     { chart: of, books, options: OPTIONS },
     { sheet: 'profitAndLoss', columns, context: CONTEXT },
-  ); // prettier-ignore
+  );
 
 const bare = () =>
   pool.query(
@@ -72,7 +76,9 @@ const bare = () =>
   );
 const specs = months(COLUMNS);
 const built = tableOf(chart, await booksNow(), specs);
-say(`${built.rows.length} lines, ${built.columns.length} columns; they ${built.agrees ? '' : 'do not '}agree with the trial balance.`); // prettier-ignore
+say(
+  `${built.rows.length} lines, ${built.columns.length} columns; they ${built.agrees ? '' : 'do not '}agree with the trial balance.`,
+);
 compare({
   what: 'a statement with 24 monthly columns, read and built, against the bare read of its monthly totals',
   value: await timed(async () => tableOf(chart, await booksNow(), specs), 9),
@@ -83,10 +89,15 @@ compare({
 
 const books = await booksNow();
 const leaf = ids.at(-1) ?? '';
-const edited = [chart, ...['otherExpense', 'financeCost'].flatMap((kind) => {
-  const outcome = applyAll(chart, [{ type: 'changeKind', id: leaf, kind: kind as 'otherExpense' }]);
-  return outcome.ok ? outcome.chart : [];
-})]; // prettier-ignore
+const edited = [
+  chart,
+  ...['otherExpense', 'financeCost'].flatMap((kind) => {
+    const outcome = applyAll(chart, [
+      { type: 'changeKind', id: leaf, kind: kind as 'otherExpense' },
+    ]);
+    return outcome.ok ? outcome.chart : [];
+  }),
+];
 let turn = 0;
 const afterEdit = (columns: readonly ColumnSpec[]) => () => {
   turn += 1;

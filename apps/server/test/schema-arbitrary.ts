@@ -66,23 +66,33 @@ export class SchemaArbitraries {
       case 'nullable':
       case 'optional':
       case 'exact_optional':
-        return fc.option(this.node(node.wrapped as Node), { nil: node.type === 'nullable' ? null : undefined });
+        return fc.option(this.node(node.wrapped as Node), {
+          nil: node.type === 'nullable' ? null : undefined,
+        });
       case 'array':
         return fc.array(this.node(node.item as Node), { maxLength: 4 });
       case 'tuple':
         return fc.tuple(...(node.items ?? []).map((item) => this.node(item)));
       case 'record':
-        return fc.dictionary(fc.oneof(anyUuid, fc.constantFrom('constructor', '__proto__', 'a')), this.node(node.value as Node), { maxKeys: 3 });
+        return fc.dictionary(
+          fc.oneof(anyUuid, fc.constantFrom('constructor', '__proto__', 'a')),
+          this.node(node.value as Node),
+          { maxKeys: 3 },
+        );
       case 'union':
       case 'variant':
         return fc.oneof(...((node.options ?? []) as Node[]).map((option) => this.node(option)));
       case 'strict_object':
       case 'object':
-        return fc.record(Object.fromEntries(Object.entries(node.entries ?? {}).map(([key, part]) => [key, this.node(part)])));
+        return fc.record(
+          Object.fromEntries(
+            Object.entries(node.entries ?? {}).map(([key, part]) => [key, this.node(part)]),
+          ),
+        );
       default:
         throw new Error(`no values are known for a schema of type ${node.type}`);
     }
-  } // prettier-ignore
+  }
 
   private text(node: Node): fc.Arbitrary<unknown> {
     if (node.pipe?.some(({ type }) => type === 'uuid'))
@@ -93,14 +103,35 @@ export class SchemaArbitraries {
     if (asked?.includes('is no month')) return fc.constantFrom('2026-07', '2026-10', '2026-09');
     const pattern = requirementOf(node, 'regex');
     if (pattern instanceof RegExp)
-      return fc.constantFrom(...['US', 'GB', 'USD', 'JPY', '1.25', '0', 'r1', '2026', 'bisque', 'A'.repeat(43), 'value/00000000-0000-4000-8000-000000000001'].filter((text) => pattern.test(text)));
+      return fc.constantFrom(
+        ...[
+          'US',
+          'GB',
+          'USD',
+          'JPY',
+          '1.25',
+          '0',
+          'r1',
+          '2026',
+          'bisque',
+          'A'.repeat(43),
+          'value/00000000-0000-4000-8000-000000000001',
+        ].filter((text) => pattern.test(text)),
+      );
     const longest = Math.min(Number(requirementOf(node, 'max_length') ?? 20), 30);
     const least = Number(requirementOf(node, 'min_length') ?? 0);
     return fc.oneof(
-      fc.string({ minLength: least, maxLength: longest, unit: this.hostile ? 'binary' : 'grapheme' }),
-      fc.constantFrom(...['1010', 'Rent', 'Fuel', '4021'].filter(({ length }) => length <= longest), 'x'.repeat(least)),
+      fc.string({
+        minLength: least,
+        maxLength: longest,
+        unit: this.hostile ? 'binary' : 'grapheme',
+      }),
+      fc.constantFrom(
+        ...['1010', 'Rent', 'Fuel', '4021'].filter(({ length }) => length <= longest),
+        'x'.repeat(least),
+      ),
     );
-  } // prettier-ignore
+  }
 
   private number(node: Node): fc.Arbitrary<unknown> {
     const [least, most] = [requirementOf(node, 'min_value'), requirementOf(node, 'max_value')];

@@ -60,6 +60,9 @@ export const problemOfDatabaseError = (error: unknown): Problem | undefined => {
   const constraint = fieldOf(error, 'constraint');
   if (constraint !== undefined && Object.hasOwn(MEANINGS, constraint)) return MEANINGS[constraint];
   if (UNUSABLE.has(code))
-    return { code: 'badRequest', issues: [{ field: '', rule: 'holds a value that cannot be kept' }] };
+    return {
+      code: 'badRequest',
+      issues: [{ field: '', rule: 'holds a value that cannot be kept' }],
+    };
   return undefined;
-}; // prettier-ignore
+};

@@ -80,15 +80,19 @@ const withNamedMonth = (parts: readonly string[], today: CalendarDate): Calendar
   return placed({ day: Number(first), month, year: second }, today);
 };
 
-const ofDigits = (parts: readonly string[], { order, today }: ReadingDates): CalendarDate | null => {
+const ofDigits = (
+  parts: readonly string[],
+  { order, today }: ReadingDates,
+): CalendarDate | null => {
   const [first = '', second, year, ...more] = parts;
   if (more.length > 0) return null;
   if (first.length === 4 && year !== undefined)
     return dateOf(Number(first), Number(second), Number(year));
-  if (second === undefined) return dateOf(Number(today.slice(0, 4)), Number(today.slice(5, 7)), Number(first));
+  if (second === undefined)
+    return dateOf(Number(today.slice(0, 4)), Number(today.slice(5, 7)), Number(first));
   const [day, month] = order === 'dayFirst' ? [first, second] : [second, first];
   return placed({ day: Number(day), month: Number(month), year }, today);
-}; // prettier-ignore
+};
 
 /**
  * A date as a bookkeeper types it: `31 oct`, `Oct 31, 2026`, `31/10/26` (or `10/31/26` where the month stands first),

@@ -50,8 +50,10 @@ const retiredChange = (
   if (retired === null || (retired !== 'open') === (retiredOn !== null)) return [];
   const operation: Operation =
     retired === 'open' ? { type: 'restore', id } : { type: 'retire', id, on: retired };
-  return [{ field: 'retired', from: retiredOn ?? '', to: retired === 'open' ? '' : retired, operation }];
-}; // prettier-ignore
+  return [
+    { field: 'retired', from: retiredOn ?? '', to: retired === 'open' ? '' : retired, operation },
+  ];
+};
 
 /** What is expected in every year, where that is one amount. */
 const yearly = ({ settings: { budget } }: Account): Minor | null => {
@@ -77,7 +79,9 @@ export const changesWished = (
 ): readonly WishedChange[] => [
   ...(entry.number === null || entry.number === account.number
     ? []
-    : [{ field: 'number', from: account.number ?? '', to: entry.number, operation: null } as const]),
+    : [
+        { field: 'number', from: account.number ?? '', to: entry.number, operation: null } as const,
+      ]),
   ...textChanges(account, entry),
   ...(wished === undefined || wished === parentId
     ? []
@@ -86,4 +90,4 @@ export const changesWished = (
   ...roleChange(account, entry.role),
   ...retiredChange(account, entry.retired),
   ...budgetChange({ ...account, kind: kind.kind }, entry.budget),
-]; // prettier-ignore
+];
