@@ -19,12 +19,14 @@ const namesCurrencies = ({ cells }: SourceRow): boolean => {
 };
 
 /** What stands over a list: “Payments for the year to 5 April 2026”. */
-const DATED =
-  /\b(?:year|period|months?|quarter|as at|as of|ended|ending|jan\w*|feb\w*|mar(?:ch)?|apr\w*|may|june?|july?|aug\w*|sep\w*|oct\w*|nov\w*|dec\w*)\b.*\b(?:19|20)\d\d\b/i;
+const OF_PERIOD =
+  /\b(?:year|period|months?|quarter|as at|as of|ended|ending)\b.*\b(?:19|20)\d\d\b/i;
+const OF_MONTH =
+  /\b(?:jan\w*|feb\w*|mar(?:ch)?|apr\w*|may|june?|july?|aug\w*|sep\w*|oct\w*|nov\w*|dec\w*)\b.*\b(?:19|20)\d\d\b/i;
 
 /** How statements are called; common practice, no source. */
 const STATEMENT =
-  /^(?:balance sheet|income statement|statement of|profit (?:and|&) loss|income (?:and|&) expenditure|receipts (?:and|&) payments|trading\b|trial balance|schedule of|notes to)/i;
+  /^(?:balance sheet|income statement|statement of|profit (?:and|&) loss|income (?:and|&) expenditure|receipts (?:and|&) payments|trading account|trading and profit|trial balance|schedule of|notes to)/i;
 
 /** A title with its year alone: “Farm income summary 2025”. */
 const OF_YEAR =
@@ -38,7 +40,8 @@ const alone = ({ cells }: SourceRow): string | null => {
 const datedTitle = (row: SourceRow): string | null => {
   const only = alone(row);
   if (only === null) return null;
-  return DATED.test(only) ||
+  return OF_PERIOD.test(only) ||
+    OF_MONTH.test(only) ||
     OF_YEAR.test(only) ||
     (STATEMENT.test(only) && /\d[/.-]\d+[/.-]\d\d/.test(only))
     ? only
@@ -47,15 +50,21 @@ const datedTitle = (row: SourceRow): string | null => {
 
 /** Who a print is of stands before what it is and for when: few lines, the last of them dated. */
 const TITLE_LINES = 5;
+
+/** How many of the first rows are what the list is called; in a list of names alone only those that are nothing else. */
 const titleLines = (rows: readonly SourceRow[]): number => {
-  const first = rows.slice(0, TITLE_LINES).findIndex((row) => alone(row) === null);
-  const leading = rows.slice(0, first < 0 ? TITLE_LINES : first);
+  const first = rows.findIndex((row) => alone(row) === null);
+  if (first < 0) {
+    const account = rows.findIndex((row) => !OF_PERIOD.test(alone(row) ?? ''));
+    return Math.max(0, account);
+  }
+  const leading = rows.slice(0, Math.min(first, TITLE_LINES));
   return leading.map((row) => datedTitle(row) !== null).lastIndexOf(true) + 1;
 };
 
 /** A title between the lines: one that is dated and called as a statement is. */
 const isStatement = (title: string | null): title is string =>
-  title !== null && STATEMENT.test(title);
+  title !== null && STATEMENT.test(title) && (OF_PERIOD.test(title) || /\bat\b/i.test(title));
 
 const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boolean =>
   headings.some((heading) => heading !== '') &&

@@ -190,6 +190,11 @@ describe('what stands over a print', () => {
     ]);
   });
 
+  it('is an account in a list of names alone, unless it says for what period the list is', () => {
+    expect(namesIn('Petty cash\nTrading losses May 2025\nParty in May 2025\nFees')).toHaveLength(4);
+    expect(namesIn('Accounts for the year to 5 April 2026\nBank\nFees')).toEqual(['Bank', 'Fees']);
+  });
+
   it('is an account where nothing is dated', () => {
     expect(namesIn('Petty cash\nBank|5.00\nFees|(5.00)')).toContain('Petty cash');
   });
