@@ -21,6 +21,8 @@ const node = (name, folder, more = {}) => ({
 });
 
 export default {
+  // A machine that is busy otherwise makes a test wait that has nothing wrong.
+  testTimeout: 30_000,
   projects: [
     node('core', 'packages/core', {
       moduleNameMapper: {
