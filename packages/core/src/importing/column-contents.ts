@@ -34,8 +34,8 @@ const saysType = (texts: readonly string[], few: boolean): number => {
   return share(texts, (text) => (few ? meanings.has(text) : meanings.get(text)?.kind === null));
 };
 
-/** How much digits look like numbers that somebody gave: as long as one another, or in order. */
-const looksGiven = (texts: readonly string[]): number => {
+/** How much digits look like numbers that somebody gave, from 0 to 1: as long as one another, or in order. */
+export const looksGiven = (texts: readonly string[]): number => {
   const lengths = new Map<number, number>();
   for (const { length } of texts) lengths.set(length, (lengths.get(length) ?? 0) + 1);
   const alike = Math.max(...lengths.values()) / texts.length;

@@ -1,5 +1,5 @@
 import { addMonths, fiscalYearStart, monthOf, type Month } from '../dates/month';
-import { readDate, type ReadingDates } from '../dates/read-date';
+import { namedMonth, readDate, type ReadingDates } from '../dates/read-date';
 import { periodHeading } from './period-headings';
 import type { ColumnReading, ColumnUse } from './source';
 
@@ -13,6 +13,8 @@ const OF_BALANCES: ReadonlySet<ColumnUse | null> = new Set<ColumnUse>([
 /** A date in digits: 31/12/2025. */
 const DIGITS = /^\d{1,4}([/.-])\d{1,2}\1\d{2,4}$/;
 
+const monthIs = (year: string, month: number): Month => `${year}-${String(month).padStart(2, '0')}`;
+
 const monthIn = (
   heading: string,
   reading: ReadingDates & { readonly startsIn: number },
@@ -22,7 +24,7 @@ const monthIn = (
   if (date !== null) return monthOf(date);
   const { year, month } = periodHeading(text) ?? { year: null, month: null };
   if (year === null) return null;
-  if (month !== null) return `${year}-${String(month).padStart(2, '0')}`;
+  if (month !== null) return monthIs(String(year), month);
   // A year alone is the fiscal year that ends in it.
   const start = fiscalYearStart(`${year}-12`, reading.startsIn);
   const end = addMonths(start, 11);
@@ -46,30 +48,33 @@ export const monthOfAmounts = (
   return first === undefined || first > monthOf(reading.today) ? null : first;
 };
 
-const MONTHS_OF_YEAR = 12;
-const MONTHS = 'jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec';
 /** A month and its year: “31 October 2026”, “June 30, 2026”, “Dec 2025”. */
-const NAMED = new RegExp(
-  `\\b(${MONTHS})[a-z]*\\.?(?:\\s+\\d{1,2}(?:st|nd|rd|th)?,?)?\\s+((?:19|20)\\d\\d)\\b`,
-  'gi',
-);
+const NAMED = /\b([a-z]{3,9})\.?(?:\s+\d{1,2}(?:st|nd|rd|th)?,?)?\s+((?:19|20)\d\d)\b/gi;
+
+const monthsNamed = (title: string): readonly Month[] =>
+  [...title.matchAll(NAMED)].flatMap(([, name = '', year = '']) => {
+    const month = namedMonth(name.toLowerCase());
+    return month === null ? [] : [monthIs(year, month)];
+  });
 
 /** A date in digits of which only one can be the day: 30/06/2026. */
 const IN_DIGITS = /\b(\d{1,2})[/.-](\d{1,2})[/.-]((?:19|20)\d\d)\b/;
 
 const monthInDigits = (title: string): readonly Month[] => {
   const [, first = '', second = '', year = ''] = IN_DIGITS.exec(title) ?? [];
-  const months = [first, second].filter((part) => Number(part) <= MONTHS_OF_YEAR);
+  const months = [first, second].filter((part) => Number(part) <= 12);
   const [month] = months;
-  return month === undefined || months.length > 1 ? [] : [`${year}-${month.padStart(2, '0')}`];
+  return month === undefined || months.length > 1 ? [] : [monthIs(year, Number(month))];
 };
 
 /** The last month that the first title names which names one: “Income statement for the year ended 31 October 2026”. */
-export const monthOfTitles = (titles: readonly string[]): Month | null => {
-  const months = titles.flatMap((title) => {
-    const [, name = '', year = ''] = [...title.matchAll(NAMED)].at(-1) ?? [];
-    const month = MONTHS.split('|').indexOf(name.toLowerCase()) + 1;
-    return month === 0 ? monthInDigits(title) : [`${year}-${String(month).padStart(2, '0')}`];
-  });
-  return months[0] ?? null;
-};
+export const monthOfTitles = (titles: readonly string[]): Month | null =>
+  titles.flatMap((title) => monthsNamed(title).at(-1) ?? monthInDigits(title))[0] ?? null;
+
+/** The month at whose end a list was drawn up: what its titles say (`dated`), else its headings; `null` where neither does, or the month has not begun. */
+export const monthOfList = (
+  dated: Month | null,
+  columns: ColumnReading,
+  reading: ReadingDates & { readonly startsIn: number },
+): Month | null =>
+  dated !== null && dated <= monthOf(reading.today) ? dated : monthOfAmounts(columns, reading);

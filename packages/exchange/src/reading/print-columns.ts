@@ -1,5 +1,5 @@
-import { setApart, type PrintHeadings } from './print-headings';
-import type { PrintedLine, PrintWord } from './print-line';
+import type { PrintHeadings } from './print-headings';
+import { setApart, type PrintedLine, type PrintWord } from './print-line';
 
 /** A line of a print, and what it has of headings over amounts. */
 export interface PrintedText {

@@ -1,4 +1,4 @@
-import { wordsIn, type PrintWord } from './print-line';
+import { setApart, wordsIn, type PrintWord } from './print-line';
 
 /** What stands over the columns of a print. */
 export interface PrintHeadings {
@@ -41,13 +41,6 @@ const joined = (words: readonly PrintWord[]): readonly PrintWord[] | null => {
 
 /** Nothing stands over the names, and blanks between the headings: “     Unrestricted   Restricted   Total”. */
 const SET_APART = /^\s{8,}\S/;
-export const setApart = (line: string): readonly PrintWord[] =>
-  [...line.matchAll(/\S+(?: \S+)*/g)].map((match) => ({
-    text: match[0],
-    start: match.index,
-    end: match.index + match[0].length,
-  }));
-
 /** Over a share of turnover beside the amounts; shares are passed over. */
 const OVER_SHARES = /%/;
 

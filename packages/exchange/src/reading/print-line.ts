@@ -35,13 +35,18 @@ const closedUp = (line: string): string =>
     .replace(/(\()(\s+)(?=[\d\p{Sc}])/gu, '$2$1')
     .replace(/(\d)(\s+)(\)|%|cr|dr)(?=\s|$)/gi, '$1$3$2');
 
-/** The words of a line, parted by blanks. */
-export const wordsIn = (line: string): readonly PrintWord[] =>
-  [...line.matchAll(/\S+/g)].map((match) => ({
+const pieces = (line: string, shape: RegExp): readonly PrintWord[] =>
+  [...line.matchAll(shape)].map((match) => ({
     text: match[0],
     start: match.index,
     end: match.index + match[0].length,
   }));
+
+/** The words of a line, parted by blanks. */
+export const wordsIn = (line: string): readonly PrintWord[] => pieces(line, /\S+/g);
+
+/** The words of a line that only one blank parts, together. */
+export const setApart = (line: string): readonly PrintWord[] => pieces(line, /\S+(?: \S+)*/g);
 
 const LEADS = /[\s.·…_]/;
 const FEWEST_DOTS = 3;

@@ -1,4 +1,4 @@
-import { asWritten } from '@iunctus/core';
+import { asWritten, looksGiven } from '@iunctus/core';
 import {
   columnsOf,
   withHeadingsInPlace,
@@ -24,15 +24,8 @@ const isFilled = (text: string): boolean => text.trim() !== '';
 const isNamed = ({ name, amounts, gap }: PrintedLine): boolean =>
   /\p{L}{2}/u.test(name) && amounts.length > 0 && gap > 0 && !PARTS_CELLS.test(name);
 
-/** Digits that somebody gave are as long as one another, or in order: “Unit 101”, “Unit 102”. */
+/** From here on digits behind names are part of them: “Unit 101”, “Unit 102”. */
 const GIVEN = 0.7;
-const areGiven = (digits: readonly string[]): boolean => {
-  const lengths = new Map<number, number>();
-  for (const { length } of digits) lengths.set(length, (lengths.get(length) ?? 0) + 1);
-  const alike = Math.max(0, ...lengths.values());
-  const rising = digits.filter((own, at) => at === 0 || Number(own) >= Number(digits[at - 1]));
-  return Math.max(alike, rising.length) >= digits.length * GIVEN;
-};
 
 /** Whether lines are a print: names with amounts behind them, parted by nothing but blanks. */
 const isPrint = (lines: readonly string[]): boolean => {
@@ -42,7 +35,7 @@ const isPrint = (lines: readonly string[]): boolean => {
     ({ gap, amounts }) => gap > 1 || amounts.some(({ text }) => isPlainlyAmount(text)),
   );
   const last = held.flatMap(({ amounts }) => amounts.at(-1)?.text ?? []);
-  return plainly.length >= held.length * HALF || !areGiven(last);
+  return plainly.length >= held.length * HALF || looksGiven(last) < GIVEN;
 };
 
 /** Thousands that blanks set apart: “12 500,00”. */

@@ -6,7 +6,7 @@ import {
   isPostable,
   LIST_NAME_LIMIT,
   monthOf,
-  monthOfAmounts,
+  monthOfList,
   openingAmounts,
   type AmountsTuple,
   type OpeningBalances,
@@ -30,16 +30,11 @@ export class ImportOpening {
   private readonly draft = inject(ImportDraft);
   private readonly api = inject(ApiService);
 
-  /** The month that stands over the list, where it has begun. */
-  private readonly dated = computed(() => {
-    const dated = this.engine.plan()?.dated ?? null;
-    return dated !== null && dated <= monthOf(today()) ? dated : null;
-  });
+  private readonly dated = computed(() => this.engine.plan()?.dated ?? null);
   /** The month at whose end the list was drawn up, as far as it says so. */
   readonly last = linkedSignal(
     () =>
-      this.dated() ??
-      monthOfAmounts(this.draft.columns(), {
+      monthOfList(this.dated(), this.draft.columns(), {
         today: today(),
         order: this.proposed.dateOrder(),
         startsIn: this.startsIn(),
