@@ -4,6 +4,14 @@ import { PickComponent, type PickOption } from '../../shared/components/pick.com
 import { COLUMN_USE_WORDS } from '../../shared/words/import-words';
 import { ImportDraft } from '../model/import-draft';
 
+const AMOUNTS: ReadonlySet<ColumnUse | null> = new Set<ColumnUse>([
+  'balance',
+  'innerBalance',
+  'debit',
+  'credit',
+  'budget',
+]);
+
 /** The first rows of the list, with what each column is taken for above it. */
 @Component({
   selector: 'iu-columns-table',
@@ -111,7 +119,6 @@ export class ColumnsTableComponent {
   });
 
   protected isAmount(column: number): boolean {
-    const use = this.draft.columns().uses[column];
-    return use === 'balance' || use === 'debit' || use === 'credit' || use === 'budget';
+    return AMOUNTS.has(this.draft.columns().uses[column] ?? null);
   }
 }
