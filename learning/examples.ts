@@ -15,6 +15,7 @@ import { readRows } from '../packages/core/src/importing/read-rows';
 import { saidRows } from '../packages/core/src/importing/said-rows';
 import type { TreeRow } from '../packages/core/src/importing/tree-row';
 import type { RowSaid } from '../packages/core/src/matching/learned/row-features';
+import { readCommonNames } from './common-names';
 import type { Label, LabelledList } from './labelled-lists';
 import type { Example } from './train-rows';
 
@@ -53,17 +54,28 @@ export const readList = (list: LabelledList): ReadList => {
   return { name: list.name, rows: saidRows(tree, under), tree, labels };
 };
 
+/** A row of which only the name is known, and perhaps a name above it. */
+const rowCalled = (name: string, ...above: readonly string[]): RowSaid => ({
+  name,
+  above,
+  type: '',
+  number: null,
+  balance: 0,
+  leads: false,
+});
+
 /** Published names, each a row of which only the name is known. */
 export const publishedRows = (): readonly {
   readonly row: RowSaid;
   readonly kinds: Label['kinds'];
 }[] =>
   PUBLISHED_NAMES.flatMap(({ names }) =>
-    names.map(([name, ...kinds]) => ({
-      row: { name, above: [], type: '', number: null, balance: 0, leads: false },
-      kinds,
-    })),
+    names.map(([name, ...kinds]) => ({ row: rowCalled(name), kinds })),
   );
+
+/** Names that are common in the trade, each a row of which only the name is known. */
+export const commonRows = (): ReturnType<typeof publishedRows> =>
+  readCommonNames().map(({ name, kind }) => ({ row: rowCalled(name), kinds: [kind] }));
 
 /** The accounts of all starting charts in the words of all countries, each once, below the name of its group. */
 export const startingRows = (): ReturnType<typeof publishedRows> => {
@@ -78,10 +90,7 @@ export const startingRows = (): ReturnType<typeof publishedRows> => {
           answers: answersAll(true),
         }))
           for (const { name, kind } of group.accounts)
-            found.set(`${name} ${kind}`, {
-              row: { name, above: [group.name], type: '', number: null, balance: 0, leads: false },
-              kinds: [kind],
-            });
+            found.set(`${name} ${kind}`, { row: rowCalled(name, group.name), kinds: [kind] });
   return [...found.values()];
 };
 

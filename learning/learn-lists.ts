@@ -6,7 +6,14 @@ import {
 } from '../packages/core/src/matching/learned/model';
 import { softmax } from '../packages/core/src/matching/learned/softmax';
 import type { Shares } from '../packages/core/src/matching/learned/parts';
-import { examplesOf, publishedRows, readList, startingRows, type ReadList } from './examples';
+import {
+  commonRows,
+  examplesOf,
+  publishedRows,
+  readList,
+  startingRows,
+  type ReadList,
+} from './examples';
 import type { LabelledList } from './labelled-lists';
 import { packFeatures } from './pack-features';
 import { trainJoint } from './train-joint';
@@ -14,7 +21,9 @@ import { scoresOf, trainRows, type Weights } from './train-rows';
 import { trainSurroundings } from './train-surroundings';
 
 /** Weights are kept in whole steps; what is smaller than the least says too little for its place in the file. */
-const KEPT = { step: 1 / 16, least: 0.2 } as const;
+const KEPT = { step: 1 / 8, least: 0.2 } as const;
+/** What stands around a row says less, and of more kinds. */
+const KEPT_AROUND = { step: 1 / 16, least: 1 / 32 } as const;
 
 /** Lists are judged by weights that never saw them while the joint judgement is learned. */
 const FOLDS = 5;
@@ -22,8 +31,9 @@ const FOLDS = 5;
 const published = publishedRows().map((one) => ({ ...one, weight: 0.5 }));
 /** Our own names are tidier than those of lists, and teach less. */
 const starting = startingRows().map((one) => ({ ...one, weight: 0.3 }));
+const common = commonRows().map((one) => ({ ...one, weight: 0.5 }));
 const rowsFrom = (lists: readonly ReadList[]): Weights =>
-  trainRows([...lists.flatMap(examplesOf), ...published, ...starting]);
+  trainRows([...lists.flatMap(examplesOf), ...published, ...starting, ...common]);
 
 const judgedUnseen = (lists: readonly ReadList[]): readonly Shares[] => {
   const firsts: Shares[] = [];
@@ -53,14 +63,10 @@ export const learnFrom = (lists: readonly ReadList[]): LearnedFile => {
   );
   return {
     kinds: KIND_CODES,
-    step: KEPT.step,
     rounds: rounds.map((weights) => Array.from(weights, (weight) => Number(weight.toFixed(4)))),
     orders: orders.map((table) => Array.from(table)),
     features: packFeatures(rowsFrom(lists), KEPT),
-    surroundings: packFeatures(trainSurroundings(agreed), {
-      step: KEPT.step,
-      least: KEPT.step / 2,
-    }),
+    surroundings: packFeatures(trainSurroundings(agreed), KEPT_AROUND),
   };
 };
 

@@ -1,4 +1,9 @@
-import { hashOf } from '../packages/core/src/matching/learned/model';
+import {
+  foldedUp,
+  hashOf,
+  signOf,
+  type PackedSays,
+} from '../packages/core/src/matching/learned/model';
 
 /** The smallest number of bytes that hold a whole number, seven bits each. */
 const pushCount = (bytes: number[], count: number): void => {
@@ -14,30 +19,37 @@ const pushCount = (bytes: number[], count: number): void => {
 const commonOf = (weights: ArrayLike<number>): number =>
   Array.from(weights).sort((a, b) => a - b)[weights.length >> 1] ?? 0;
 
+/** The most steps to either side. */
+const MOST = 127;
+
 /**
- * Weights as text: whole steps between −127 and 127, in base 64; what is smaller than `least` is left out once what most
- * kinds have in common is taken off.
+ * Weights as text: whole steps between −127 and 127; what is smaller than `least` is left out once what most kinds have in
+ * common is taken off.
  */
 export const packFeatures = (
   weights: ReadonlyMap<string, ArrayLike<number>>,
   { step, least }: { readonly step: number; readonly least: number },
-): string => {
+): PackedSays => {
   const byHash = new Map([...weights].map(([key, own]) => [hashOf(key), own]));
   const bytes: number[] = [];
+  const signs = { counts: '', kinds: '', weights: '' };
   let before = 0;
   for (const hash of [...byHash.keys()].sort((a, b) => a - b)) {
     const own = byHash.get(hash) ?? [];
     const common = commonOf(own);
     const steps = Array.from(own, (weight) => {
       const left = weight - common;
-      return Math.abs(left) < least ? 0 : Math.max(-127, Math.min(127, Math.round(left / step)));
+      return Math.abs(left) < least ? 0 : Math.max(-MOST, Math.min(MOST, Math.round(left / step)));
     });
     const kinds = steps.flatMap((one, kind) => (one === 0 ? [] : [kind]));
     if (kinds.length === 0) continue;
     pushCount(bytes, hash - before);
-    pushCount(bytes, kinds.length);
-    for (const kind of kinds) bytes.push(kind, (steps[kind] ?? 0) & 255);
+    signs.counts += signOf(kinds.length);
+    for (const kind of kinds) {
+      signs.kinds += signOf(kind);
+      signs.weights += signOf(foldedUp(steps[kind] ?? 0));
+    }
     before = hash;
   }
-  return Buffer.from(bytes).toString('base64');
+  return { step, hashes: Buffer.from(bytes).toString('base64'), ...signs };
 };

@@ -39,10 +39,9 @@ describe('what stands around a row, learned from lists', () => {
   it('tells goods from services by what else the list has', () => {
     const { surroundings } = readLearned({
       kinds: KIND_CODES,
-      step: 1 / 16,
       rounds: [],
       orders: [],
-      features: '',
+      features: packFeatures(new Map(), { step: 1, least: 1 }),
       surroundings: packFeatures(trainSurroundings(LISTS), { step: 1 / 16, least: 1 / 32 }),
     });
     const takingsWith = (other: KindCode): Float64Array | undefined => {

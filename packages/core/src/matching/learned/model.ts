@@ -31,29 +31,60 @@ export interface Learned {
   readonly surroundings: ReadonlyMap<number, Says>;
 }
 
-/** What was learned, as it is kept in a file. */
-export interface LearnedFile {
-  /** The kinds in the order in which the bytes name them. */
-  readonly kinds: readonly string[];
+/** What features say, part by part: each packs best among its like. */
+export interface PackedSays {
   /** Weights are whole steps of this size. */
   readonly step: number;
-  readonly rounds: readonly (readonly number[])[];
-  readonly orders: readonly (readonly number[])[];
-  /** For each feature the distance of its hash from the one before, how many kinds, and each kind with its weight; in base 64. */
-  readonly features: string;
-  /** As the features. */
-  readonly surroundings: string;
+  /** For each feature the distance of its hash from the one before, in seven bits a byte; in base 64. */
+  readonly hashes: string;
+  /** For each feature a sign for the number of kinds for which it speaks. */
+  readonly counts: string;
+  /** For each feature, one after the other, a sign for each of these kinds. */
+  readonly kinds: string;
+  /** In the same order a sign for each weight in steps, those below nothing at every other place. */
+  readonly weights: string;
 }
 
-/** A feature's key as a number of 32 bits (FNV-1a); collisions are rare and cost little. */
+/** What was learned, as it is kept in a file. */
+export interface LearnedFile {
+  /** The kinds in the order in which the signs name them. */
+  readonly kinds: readonly string[];
+  readonly rounds: readonly (readonly number[])[];
+  readonly orders: readonly (readonly number[])[];
+  readonly features: PackedSays;
+  readonly surroundings: PackedSays;
+}
+
+/** Of 32 bits so many are enough for some ten thousands of features. */
+const DROPPED = 6;
+
+/** A feature's key as a number of 26 bits (the first of FNV-1a); collisions are rare and cost little. */
 export const hashOf = (key: string): number => {
   let hash = 0x811c9dc5;
   for (let at = 0; at < key.length; at += 1) {
     hash ^= key.charCodeAt(at);
     hash = Math.imul(hash, 0x01000193);
   }
-  return hash >>> 0;
+  return hash >>> DROPPED;
 };
+
+/** The signs from here on stand for small numbers; the backslash behind them is none of them. */
+const FIRST_SIGN = 35;
+const SIGNS = 57;
+const FIRST_BEYOND = 256;
+
+/** One sign for a whole number from 0 on. */
+export const signOf = (value: number): string =>
+  String.fromCharCode(value < SIGNS ? FIRST_SIGN + value : FIRST_BEYOND + value);
+
+const valueAt = (signs: string, at: number): number => {
+  const code = signs.charCodeAt(at);
+  return code < FIRST_BEYOND ? code - FIRST_SIGN : code - FIRST_BEYOND;
+};
+
+/** A number from 0 on for one on either side of 0, and back: 0, -1, 1, -2 … */
+export const foldedUp = (value: number): number => (value < 0 ? -2 * value - 1 : 2 * value);
+const unfolded = (value: number): number => (value % 2 === 1 ? -(value + 1) / 2 : value / 2);
 
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
 
@@ -74,28 +105,34 @@ export const fromBase64 = (text: string): Uint8Array => {
   return bytes;
 };
 
+/** The distances of hashes from one another. */
+const distancesIn = (text: string): readonly number[] => {
+  const found: number[] = [];
+  let [value, times] = [0, 1];
+  for (const byte of fromBase64(text)) {
+    value += (byte & 127) * times;
+    times *= 128;
+    if (byte > 127) continue;
+    found.push(value);
+    [value, times] = [0, 1];
+  }
+  return found;
+};
+
 const unpack = (
-  packed: string,
-  { step, kinds }: Pick<LearnedFile, 'step' | 'kinds'>,
+  { step, hashes, counts, kinds: signs, weights }: PackedSays,
+  kinds: LearnedFile['kinds'],
 ): ReadonlyMap<number, Says> => {
-  const bytes = fromBase64(packed);
   const places = kinds.map((kind) => KIND_CODES.indexOf(kind as KindCode));
   const found = new Map<number, Says>();
-  let at = 0;
-  const count = (): number => {
-    let [value, times] = [0, 1];
-    for (; (bytes[at] ?? 0) > 127; at += 1, times *= 128) value += ((bytes[at] ?? 0) - 128) * times;
-    value += (bytes[at] ?? 0) * times;
-    at += 1;
-    return value;
-  };
-  for (let hash = 0; at < bytes.length;) {
-    hash += count();
-    const many = count();
+  let [hash, at] = [0, 0];
+  for (const [feature, distance] of distancesIn(hashes).entries()) {
+    hash += distance;
+    const many = valueAt(counts, feature);
     const own = { kinds: new Uint8Array(many), weights: new Float64Array(many) };
-    for (let index = 0; index < many; index += 1, at += 2) {
-      own.kinds[index] = places[bytes[at] ?? 0] ?? 0;
-      own.weights[index] = (((bytes[at + 1] ?? 0) << 24) >> 24) * step;
+    for (let index = 0; index < many; index += 1, at += 1) {
+      own.kinds[index] = places[valueAt(signs, at)] ?? 0;
+      own.weights[index] = unfolded(valueAt(weights, at)) * step;
     }
     const mean = own.weights.reduce((sum, weight) => sum + weight, 0) / kinds.length;
     found.set(hash, { ...own, mean });
@@ -106,8 +143,8 @@ const unpack = (
 /** What was learned, from its file. Kinds that were added since are there, and nothing speaks for them. */
 export const readLearned = (file: LearnedFile): Learned => ({
   kinds: new Set(KIND_CODES.filter((kind) => file.kinds.includes(kind))),
-  features: unpack(file.features, file),
+  features: unpack(file.features, file.kinds),
   rounds: file.rounds,
   orders: file.orders,
-  surroundings: unpack(file.surroundings, file),
+  surroundings: unpack(file.surroundings, file.kinds),
 });
