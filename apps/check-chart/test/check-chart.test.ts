@@ -48,7 +48,7 @@ describe('checking a chart in a file', () => {
     const list = JSON.parse(check(LIST, '--json').stdout) as CheckedList;
     const rules = list.findings.map(({ rule }) => rule);
     expect(list.accounts).toBe(7);
-    expect(rules).toEqual(['kindDoubt', 'duplicate', 'nameCapitals', 'noGuidance']);
+    expect(rules).toEqual(['duplicate', 'numberMisfit', 'nameCapitals', 'noGuidance']);
     expect(list.findings.find(({ rule }) => rule === 'duplicate')?.lines).toEqual([8, 4]);
   });
 

@@ -1,10 +1,12 @@
 import { ELEMENTS, type Element } from '../../kinds/element';
 import { elementOf, KIND_CODES, type KindCode } from '../../kinds/kinds';
 import type { Guess, Reason } from '../infer-kind';
+import { nameKey } from '../../text/name-key';
 import { plainKind } from '../plain-names';
 import { LINKS, wordsOf } from '../words';
 import { thinkAgain } from './joint';
 import { addSays, hashOf, readLearned, type Learned, type Says } from './model';
+import { kindsRuledOut } from './ruled-out';
 import { featureReader, type Feature } from './row-features';
 import { softmax } from './softmax';
 import { lookAround } from './surroundings';
@@ -48,6 +50,9 @@ const SPOKEN = 3;
 
 /** Where neither the name nor the list's own type speaks for a kind, what stands around leaves it in doubt. */
 const UNSPOKEN = 0.9;
+
+/** So much is left of what the list's own word for a row rules out. */
+const RULED_OUT = 0.0005;
 
 /** What is settled speaks for its neighbours no louder than what is as good as sure. */
 const SETTLED = 0.9;
@@ -94,7 +99,10 @@ export class ListJudge {
             .filter(({ length }) => length > 0),
     );
     const first = rows.map((_row, at) => this.alone(at));
-    this.shares = settled.size === rows.length ? first : this.together(first, { settled, learned });
+    this.shares =
+      settled.size === rows.length
+        ? first
+        : this.possible(this.together(first, { settled, learned }), settled);
   }
 
   /** The kinds that a row may be, the likeliest first, with the reason for that one; only those of an element where one is given. */
@@ -153,6 +161,21 @@ export class ListJudge {
     return this.request.bare === true
       ? agreed
       : lookAround(keys, agreed, { surroundings, settled });
+  }
+
+  /** Shares without what the list's own words rule out. */
+  private possible(shares: Shares, settled: ReadonlySet<number>): Shares {
+    const names = new Set(this.rows.map(({ said }) => nameKey(said.name)));
+    return shares.map((own, at) => {
+      const said = this.rows[at]?.said;
+      const ruledOut = said === undefined || settled.has(at) ? [] : kindsRuledOut(said, names);
+      if (ruledOut.length === 0) return own;
+      const left = own.slice();
+      for (const kind of ruledOut)
+        left[KIND_AT.get(kind) ?? 0] = (own[KIND_AT.get(kind) ?? 0] ?? 0) * RULED_OUT;
+      const sum = left.reduce((part, share) => part + share, 0) || 1;
+      return left.map((share) => share / sum);
+    });
   }
 
   /** The word that says most for a kind; without one what the list calls it, or what stands around it. */
