@@ -13,6 +13,8 @@ const FINEST = 'BHD';
 const USUAL = 'USD';
 
 const AMOUNTS = 0.9;
+/** An empty cell, or the dash that stands for no amount. */
+const NOTHING = /^[-–—]?$/;
 
 /** A column of amounts among the columns of a list. */
 export interface AmountColumn {
@@ -23,7 +25,7 @@ export interface AmountColumn {
 }
 
 const amountsIn = ({ cells }: HeadedColumn): AmountColumn['amounts'] | null => {
-  const filled = cells.filter((cell) => cell !== '' && !CURRENCY.test(cell));
+  const filled = cells.filter((cell) => !NOTHING.test(cell) && !CURRENCY.test(cell));
   const decimal = decimalSignOf(filled, USUAL);
   const amounts = cells.map((cell) => readListedAmount(cell, { currency: FINEST, decimal }));
   const read = amounts.filter((amount) => amount !== null).length;

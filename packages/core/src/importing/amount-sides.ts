@@ -90,15 +90,16 @@ const debitPositive = ({ amount, kind }: Printed, turned: ReadonlySet<Element>):
   return credit ? negate(size) : size;
 };
 
-const turnedBy = (amount: Minor, turned: boolean): Minor => (turned ? negate(amount) : amount);
+const turnedBy = (amount: Minor, turned: boolean): Minor => (turned ? Math.abs(amount) : amount);
 
-/** Elements all of whose amounts have a minus: what is owed, or spent, in brackets. */
-const inBrackets = (printed: readonly Printed[]): readonly Element[] =>
+/** Elements with amounts that have a minus: what is owed, or spent, in brackets. */
+const inBrackets = (printed: readonly Printed[], how: 'some' | 'every'): readonly Element[] =>
   ELEMENTS.filter((element) => {
     const own = printed.filter(
       ({ kind, amount }) => amount !== 0 && elementOf(kind) === element && !isContra(kind),
     );
-    return own.length > 0 && own.every(({ amount }) => amount < 0);
+    const below = own.filter(({ amount }) => amount < 0);
+    return below.length > 0 && (how === 'some' || below.length === own.length);
   });
 
 const subsets = <T>(all: readonly T[]): readonly (readonly T[])[] =>
@@ -108,15 +109,14 @@ const subsets = <T>(all: readonly T[]): readonly (readonly T[])[] =>
   );
 
 /**
- * The amounts of printed statements, debit positive. An element whose amounts all have a minus is printed in brackets,
- * so that the minus says nothing: where the whole then comes to nothing, else where it is what is spent.
+ * The amounts of printed statements, debit positive. What an element has in brackets may be meant as it is usual, so that
+ * the minus says nothing: where the whole then comes to nothing, else where it is all that is spent.
  */
 export const debitsPositive = (printed: readonly Printed[]): readonly Minor[] => {
-  const all = inBrackets(printed);
   const read = (turned: readonly Element[]): readonly Minor[] =>
     printed.map((one) => debitPositive(one, new Set(turned)));
-  const balanced = subsets(all).find((turned) => sum(read(turned)) === 0);
-  return read(balanced ?? all.filter((element) => element === 'expense'));
+  const balanced = subsets(inBrackets(printed, 'some')).find((turned) => sum(read(turned)) === 0);
+  return read(balanced ?? inBrackets(printed, 'every').filter((element) => element === 'expense'));
 };
 
 /** So few amounts come to nothing by chance. */

@@ -39,7 +39,8 @@ const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
     if (row === undefined || next?.parent !== row.parent || (children[at + 1]?.length ?? 0) === 0)
       return false;
     const own = bandOf(row.entry.name);
-    return isMixedBand(row.entry.name) || (own !== null && own === elementOfTitle(next.entry.name));
+    const others = elementOfTitle(next.entry.name);
+    return isMixedBand(row.entry.name) || (own !== null && (others ?? own) === own);
   };
   // A band may stand under another one that comes later: until nothing more is found.
   for (let found = -1; found !== bands.size;) {
@@ -56,14 +57,46 @@ const bandsOfTree = (rows: readonly TreeRow[]): ReadonlySet<number> => {
   return bands;
 };
 
+/** What says only which part of its element a title leads; common practice, no source. */
+const PART = /^(?:current|non[- ]?current|long[- ]term|fixed|other)$/i;
+
+/** A title that is half a name, with the band's name behind it: “CURRENT ASSETS”. */
+const wholeTitle = (row: TreeRow, band: string): TreeRow =>
+  PART.test(row.entry.name.trim())
+    ? { ...row, entry: { ...row.entry, name: `${row.entry.name.trim()} ${band.trim()}` } }
+    : row;
+
+/** The band that each row belongs to, by place: it stands below it, or behind one that has nothing below it. */
+const bandsAbove = (
+  rows: readonly TreeRow[],
+  bands: ReadonlySet<number>,
+): ReadonlyMap<number, number> => {
+  const found = new Map<number, number>();
+  const leading = new Set(rows.map(({ parent }) => parent));
+  let open: number | null = null;
+  rows.forEach((row, at) => {
+    if (row.parent !== null && bands.has(row.parent)) found.set(at, row.parent);
+    if (row.parent !== null) return;
+    const own = bandOf(rows[open ?? -1]?.entry.name ?? '');
+    const others = elementOfTitle(row.entry.name);
+    if (bands.has(at)) open = leading.has(at) ? null : at;
+    else if (own === null || (others ?? own) !== own) open = null;
+    else if (open !== null) found.set(at, open);
+  });
+  return found;
+};
+
 const liftFromTree = (rows: readonly TreeRow[]): BandsLifted => {
   const bands = bandsOfTree(rows);
+  const above = bandsAbove(rows, bands);
   const under = new Map<number, Element>();
   const lifted = rows.map((row, at): TreeRow => {
-    if (row.parent === null || !bands.has(row.parent)) return row;
-    const element = bandOf(rows[row.parent]?.entry.name ?? '');
-    if (element !== null) under.set(at, element);
-    return { ...row, parent: null };
+    const band = rows[above.get(at) ?? -1]?.entry.name;
+    if (band === undefined) return row;
+    const element = bandOf(band);
+    if (element === null) return { ...row, parent: null };
+    under.set(at, element);
+    return { ...wholeTitle(row, band), parent: null };
   });
   return { rows: lifted, bands, under };
 };

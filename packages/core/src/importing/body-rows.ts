@@ -32,6 +32,9 @@ const STATEMENT =
 const OF_YEAR =
   /\b(?:statements?|summary|accounts?|report|trial balance|balance sheet)\b.*\b(?:19|20)\d\d$/i;
 
+/** A full date in a line over the list: “Nominal list  31.12.2025”. */
+const OF_DAY = /(?<!\d)\d{1,2}[/.-]\d{1,2}[/.-](?:\d\d){1,2}(?!\d)/;
+
 const alone = ({ cells }: SourceRow): string | null => {
   const [only = '', ...more] = cells.map((cell) => cell.trim()).filter((cell) => cell !== '');
   return more.length === 0 ? only : null;
@@ -40,10 +43,7 @@ const alone = ({ cells }: SourceRow): string | null => {
 const datedTitle = (row: SourceRow): string | null => {
   const only = alone(row);
   if (only === null) return null;
-  return OF_PERIOD.test(only) ||
-    OF_MONTH.test(only) ||
-    OF_YEAR.test(only) ||
-    (STATEMENT.test(only) && /\d[/.-]\d+[/.-]\d\d/.test(only))
+  return OF_PERIOD.test(only) || OF_MONTH.test(only) || OF_YEAR.test(only) || OF_DAY.test(only)
     ? only
     : null;
 };

@@ -6,6 +6,7 @@ import { headingRow } from './heading-row';
 import { CURRENCY, periodHeading } from './period-headings';
 import { setInColumns } from './set-in-columns';
 import { sidedColumns } from './sided-columns';
+import { totalColumn } from './total-column';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
 
 /** How many rows are looked at to see what a column holds. */
@@ -73,6 +74,8 @@ const known = (column: number, use: ColumnUse): Candidate => ({ column, use, sco
 /** Beside what was at the beginning and what moved, what is left has the balances. */
 const CLOSING = /^(?:closing|ending|end)\b.*\bbal(?:ance)?\b/i;
 
+const OF_BALANCES: readonly ColumnUse[] = ['balance', 'debit', 'credit'];
+
 /** Movements are no balances where a column has what they leave. */
 const closingAlone = (
   candidates: readonly Candidate[],
@@ -80,8 +83,7 @@ const closingAlone = (
 ): readonly Candidate[] => {
   const closing = headings.findIndex((heading) => CLOSING.test(heading));
   if (closing < 0) return candidates;
-  const ofAmounts: readonly ColumnUse[] = ['balance', 'debit', 'credit'];
-  return [known(closing, 'balance'), ...candidates.filter(({ use }) => !ofAmounts.includes(use))];
+  return [known(closing, 'balance'), ...candidates.filter(({ use }) => !OF_BALANCES.includes(use))];
 };
 
 /** What the amounts of columns say by their sums: which is for what, and what else may be so. */
@@ -90,10 +92,19 @@ interface BySums {
   readonly others: (candidate: Candidate) => boolean;
 }
 
-/** Two columns of which the outer one has what the inner one comes to, or debits and credits that come to the same. */
+/**
+ * Columns of which one has what those before it come to, two of which the outer one has what the inner one comes to, or
+ * debits and credits that come to the same.
+ */
 const usesBySums = (columns: readonly HeadedColumn[]): BySums => {
-  const setIn = setInColumns(columns);
+  const summed = totalColumn(columns);
   // What stands further right is of another year.
+  if (summed !== null)
+    return {
+      known: [known(summed.total, 'balance')],
+      others: ({ column, use }) => column < summed.first || !OF_BALANCES.includes(use),
+    };
+  const setIn = setInColumns(columns);
   if (setIn !== null)
     return {
       known: [known(setIn.inner, 'innerBalance'), known(setIn.outer, 'balance')],

@@ -121,7 +121,7 @@ export const findTree = (
     case 'digits':
       return treeByDigits(entries);
     case 'sections':
-      return treeBySections(entries, elementOf);
+      return treeBySections(read, elementOf);
     case 'flat':
       return entries.map((entry) => ({ ...unplacedRow(entry), stated: false }));
     default:

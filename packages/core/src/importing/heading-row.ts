@@ -34,7 +34,9 @@ const strangeRow = (rows: readonly SourceRow[]): SourceRow | null => {
   );
   if (first === undefined || below.length < 2) return null;
   const words = first.cells.filter((cell) => cell.trim() !== '');
-  if (words.some((cell) => /\d/.test(cell))) return null;
+  // “14 Elm St” may head a column of amounts; a number, an amount, or a number before a name is that of an account.
+  if (words.some((cell) => !/\p{L}{2}/u.test(cell) && /\d/.test(cell))) return null;
+  if (/^\d/.test(words[0]?.trim() ?? '')) return null;
   const overDigits = first.cells.some((cell, column) => {
     const texts = below.slice(0, SAMPLE).map(({ cells }) => (cells[column] ?? '').trim());
     const filled = texts.filter((text) => text !== '');

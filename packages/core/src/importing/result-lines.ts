@@ -42,12 +42,14 @@ const BALANCES = new Set([
   'net assets',
   'net liabilities',
   'net assets/(liabilities)',
+  'net assets attributable to members',
   'net assets, end of year',
   'net assets at end of year',
 ]);
 
 /** What a year comes to: worked out where the list has what it is worked out from, else a line of equity. */
 const OUTCOMES = new Set([
+  'net',
   'net profit',
   'net loss',
   'net profit/(loss)',
@@ -89,13 +91,21 @@ const OUTCOMES = new Set([
   'net business income',
 ]);
 
+/** The same before or after tax, and for other spans than years: “Net profit after tax”, “Surplus for the season”. */
+const OUTCOME =
+  /^(?:net )?(?:profit|loss|profit\/\(loss\)|income|earnings|surplus|deficit|surplus\/\(deficit\))(?: (?:after|before) (?:income )?tax(?:es|ation)?)?(?: for the (?:financial )?(?:year|period|season|month|quarter|term|half year))?$/;
+
+/** “Excess of receipts over payments”, “Excess (deficiency) of revenue over expenses”. */
+const EXCESS =
+  /^(?:excess|deficiency|shortfall|excess\/\(deficiency\)) of \p{L}+ over \p{L}+(?: for the (?:year|period))?$/u;
+
 /** Worked out in a list that has totals, and perhaps an account in another. */
 const BESIDE_TOTALS = new Set(['operating income', 'net operating profit']);
 
 const lineKey = (name: string): string =>
   nameKey(name)
     .replace(/\s*:$/, '')
-    .replace(/\s*\((loss|deficit|liabilities)\)/, '/($1)')
+    .replace(/\s*\((loss|deficit|deficiency|liabilities)\)/, '/($1)')
     .replace(/\s*\/\s*/g, '/')
     .replace(/^less\b:?\s*/, '')
     .replace(/^total assets less current liabilities$/, 'net assets');
@@ -109,8 +119,18 @@ const elementOfName = ({ name }: ImportEntry): Element | null => {
   return clear ? elementOf(guess.kind) : null;
 };
 
+const isOutcome = (name: string): boolean => {
+  const key = lineKey(name);
+  if (OUTCOMES.has(key) || EXCESS.test(key)) return true;
+  return key !== 'income' && key !== 'earnings' && OUTCOME.test(key);
+};
+
+/** What only a statement with income and expenses has on its way to the outcome. */
+const ON_THE_WAY = /^(?:gross|operating) (?:profit|loss|margin|surplus)/;
+
 /** Whether a list has what makes up the outcome of a year, income as well as expenses. */
 const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportEntry>): boolean => {
+  if ([...aside].some(({ name }) => ON_THE_WAY.test(lineKey(name)))) return true;
   const found = new Set<Element | null>();
   return entries.some((entry) => {
     if (!aside.has(entry)) found.add(elementOfTitle(entry.name) ?? elementOfName(entry));
@@ -121,36 +141,45 @@ const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportE
 /** Nobody adds up more lines than these without a total between. */
 const REACH = 200;
 
-/** Whether an amount is what the last of some lines come to, two of them at least. */
-const isSumOfLast = (amount: Minor, lines: readonly Minor[]): boolean => {
+/** How many of the last of some lines, two of them at least and none before `from`, come to an amount; 0 for none. */
+const countSummed = (amount: Minor, lines: readonly Minor[], from: number): number => {
   let total: Minor = 0;
-  for (let at = lines.length - 1; at >= Math.max(0, lines.length - REACH); at -= 1) {
-    total = add(total, lines[at] ?? 0);
-    if (at < lines.length - 1 && total === amount) return true;
+  for (let count = 1; count <= Math.min(lines.length - from, REACH); count += 1) {
+    total = add(total, lines[lines.length - count] ?? 0);
+    if (count > 1 && total === amount) return count;
   }
-  return false;
+  return 0;
 };
 
-/** Lines without a name, or called as titles are, with what the lines before them come to: “Shareholders' funds”. */
+/**
+ * Lines without a name, or called as titles are, with what the lines before them come to: “Shareholders' funds”. A line
+ * without a name may also sum up other sums: both sections of the assets.
+ */
 const sectionTotals = (
   entries: readonly ImportEntry[],
   aside: ReadonlySet<ImportEntry>,
 ): readonly ImportEntry[] => {
-  let lines: Minor[] = [];
+  const lines: Minor[] = [];
+  let section = 0;
   return entries.filter((entry) => {
     if (aside.has(entry)) return false;
     const { name, number, balance } = entry;
     const titled = number === null && (name === '' || elementOfTitle(name) !== null);
-    const isTotal = titled && balance !== null && balance !== 0 && isSumOfLast(balance, lines);
-    if (isTotal || (titled && balance === null)) lines = [];
-    else lines.push(balance ?? 0);
-    return isTotal;
+    const sums = titled && balance !== null && balance !== 0;
+    const summed = sums ? countSummed(balance, lines, name === '' ? 0 : section) : 0;
+    lines.splice(lines.length - summed, summed);
+    if (balance !== null) lines.push(balance);
+    if (summed > 0 || (titled && balance === null)) section = lines.length;
+    return summed > 0;
   });
 };
 
 /** Whether a line is called as one that is worked out. */
-export const isResult = (name: string): boolean =>
-  RESULTS.has(lineKey(name)) || OUTCOMES.has(lineKey(name));
+export const isResult = (name: string): boolean => RESULTS.has(lineKey(name)) || isOutcome(name);
+
+/** Whether a line is worked out from more than one section, so that what comes behind it belongs to none before. */
+export const endsSections = (name: string): boolean =>
+  isResult(name) || BALANCES.has(lineKey(name));
 
 /**
  * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what
@@ -162,9 +191,7 @@ export const resultLines = (
   { totalled }: { readonly totalled: boolean },
 ): ReadonlySet<ImportEntry> => {
   const unnumbered = entries.filter(({ number, role }) => number === null && role === null);
-  const outcomes = unnumbered.filter(
-    ({ name, balance }) => balance !== null && OUTCOMES.has(lineKey(name)),
-  );
+  const outcomes = unnumbered.filter(({ name, balance }) => balance !== null && isOutcome(name));
   const results = unnumbered.filter(({ name, balance }) => {
     const key = lineKey(name);
     if (balance === null) return RESULTS.has(key);

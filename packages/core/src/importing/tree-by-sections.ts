@@ -1,6 +1,8 @@
 import type { Element } from '../kinds/element';
 import type { ImportEntry } from './entry';
+import type { RowsRead } from './read-rows';
 import { elementOfTitle, sectionTitles, type SectionTitle } from './section-titles';
+import { endsSections } from './result-lines';
 import { mostOf, type ElementOfEntry } from './element-of-entry';
 import { unplacedRow, type TreeRow } from './tree-row';
 
@@ -23,6 +25,8 @@ class SectionWalk {
     private readonly entries: readonly ImportEntry[],
     private readonly titles: readonly (SectionTitle | null)[],
     private readonly elementOf: ElementOfEntry,
+    /** The lines of the file at which all sections before them end. */
+    private readonly ends: readonly number[],
   ) {}
 
   /** The place of what leads a line, a title or another; `null` for nothing. */
@@ -51,14 +55,20 @@ class SectionWalk {
   }
 
   private leaderOfLine(at: number): number | null {
-    if (ADDED.test(this.entries[at]?.name ?? '')) this.section = null;
+    if (ADDED.test(this.entries[at]?.name ?? '') || this.endsBefore(at)) this.section = null;
     const leader = this.section ?? this.wide;
     if (leader === null) return null;
-    const ends = this.isStranger(at, leader) && this.isOver(at + 1, leader);
-    // One stranger before the next title stands alone, unless an element leads; with two the section is over.
-    if (!ends || (leader === this.wide && !this.isStranger(at + 1, leader))) return leader.at;
-    [this.section, this.wide] = [null, null];
-    return null;
+    if (!this.isStranger(at, leader)) return leader.at;
+    // One stranger with an amount stands alone, unless an element leads; with two, or before the next title, the section is over.
+    const ends = this.isOver(at + 1, leader);
+    if (leader === this.wide && !(ends && this.isStranger(at + 1, leader))) return leader.at;
+    if (ends) [this.section, this.wide] = [null, null];
+    return ends || (this.entries[at]?.balance ?? 0) !== 0 ? null : leader.at;
+  }
+
+  private endsBefore(at: number): boolean {
+    const [from, to] = [this.entries[at - 1]?.line ?? 0, this.entries[at]?.line ?? 0];
+    return this.ends.some((line) => line > from && line < to);
   }
 
   /** Whether a line is clearly of another element than what would lead it. */
@@ -76,14 +86,16 @@ class SectionWalk {
 
 /**
  * Places rows below the title before them, and titles below the element or the statement that a title names. Rows
- * that are clearly of another element end a section: two of them, or one before the next title.
+ * that are clearly of another element end a section: two of them, or one before the next title; and so does a result
+ * among the totals: “Net current assets”.
  */
 export const treeBySections = (
-  entries: readonly ImportEntry[],
+  { entries, totals }: Pick<RowsRead, 'entries' | 'totals'>,
   elementOf: ElementOfEntry,
 ): readonly TreeRow[] => {
   const titles = sectionTitles(entries);
-  const walk = new SectionWalk(entries, titles, elementOf);
+  const ends = totals.flatMap(({ name, line }) => (endsSections(name) ? [line] : []));
+  const walk = new SectionWalk(entries, titles, elementOf, ends);
   return entries.map((entry, at) => {
     const parent = walk.leaderOf(at);
     // What only an element leads has no parent: its account stays where the chart has it.

@@ -14,8 +14,10 @@ export interface PrintedLine {
 }
 
 const DIGITS = String.raw`\d{1,3}(?:[,.'’]\d{3})+(?:[.,]\d{1,3})?|\d+(?:[.,]\d{1,3})?`;
+const SIGNED = String.raw`[-−+]?\p{Sc}?[-−]?(?:${DIGITS})[-−]?`;
+/** A bracket that closes was opened by the same word: “£45)” is the end of a remark. */
 const AMOUNT = new RegExp(
-  String.raw`^[-−+]?\(?[-−]?\p{Sc}?[-−]?(?:${DIGITS})[-−]?\)?[-−]?(?:cr|dr)?$`,
+  String.raw`^(?:${SIGNED}|[-−+]?\([-−]?${SIGNED}\))[-−]?(?:cr|dr)?$`,
   'iu',
 );
 const NOTHING = /^[-–—]$/;
@@ -28,6 +30,13 @@ export const isPlainlyAmount = (text: string): boolean =>
   AMOUNT.test(text) && (/\d[,.'’]\d/.test(text) || /[()\p{Sc}]/u.test(text));
 
 const isAmount = (text: string): boolean => AMOUNT.test(text) || NOTHING.test(text);
+
+/** Where a note of the print says more: “(Note 3)”, “(see notes 2 and 5)”. */
+const NOTED = /\(\s*(?:see )?notes? \d+[a-z]?(?:(?:,| and| &|-) ?\d+[a-z]?)*\s*\)/gi;
+
+/** A line with blanks in place of its notes, so that the amounts stay where they stand. */
+const withoutNotes = (line: string): string =>
+  line.replace(NOTED, (note) => ' '.repeat(note.length));
 
 /** A sign apart from its digits belongs to them: “( 4,000 )”, “120 Cr”, “45 %”. */
 const closedUp = (line: string): string =>
@@ -61,7 +70,7 @@ const withoutLeaders = (name: string): string => {
 
 /** Takes a line apart: the amounts at its end, and the name before them. */
 export const printedLine = (text: string): PrintedLine => {
-  const line = closedUp(text);
+  const line = closedUp(withoutNotes(text));
   const words = wordsIn(line);
   let from = words.length;
   const belongs = (word: string): boolean =>

@@ -222,6 +222,71 @@ Cash                           58,103`),
   });
 });
 
+describe('a print with notes and tables', () => {
+  it('has no column for a note within a name', async () => {
+    expect(
+      await linesOf(`
+Cash                                    41,207      28,650
+PROPERTY AND EQUIPMENT (Note 3)         84,560      92,310
+DUE FROM SHAREHOLDER (see notes 4, 5)   12,000           -`),
+    ).toEqual([
+      'Cash|41,207|28,650',
+      'PROPERTY AND EQUIPMENT|84,560|92,310',
+      'DUE FROM SHAREHOLDER|12,000|-',
+    ]);
+  });
+
+  it('has names with a remark that ends in an amount, and titles with a currency over their column', async () => {
+    expect(
+      await linesOf(`
+RECEIPTS                                   £
+Senior subscriptions (84 @ £45)        3,780
+Day tickets                            1,128
+Match entry fees (2 at £6.50)            642`),
+    ).toEqual([
+      'RECEIPTS',
+      'Senior subscriptions (84 @ £45)|3,780',
+      'Day tickets|1,128',
+      'Match entry fees (2 at £6.50)|642',
+    ]);
+  });
+
+  it('has the side of its amounts behind them where a letter stands before', async () => {
+    expect(
+      await linesOf(`
+0010  Freehold property              D      120,000.00
+2100  Creditors control              C        9,874.32
+4000  Joinery sales                  C      142,880.00
+9998  Drawings                       D       13,150.00`),
+    ).toEqual([
+      '0010  Freehold property|120,000.00Dr',
+      '2100  Creditors control|9,874.32Cr',
+      '4000  Joinery sales|142,880.00Cr',
+      '9998  Drawings|13,150.00Dr',
+    ]);
+  });
+
+  it('has what is left of assets, without what they cost and what was written off', async () => {
+    expect(
+      await linesOf(`
+Fixed assets              Cost     Depreciation       Net
+Land                   310,000                -   310,000
+Farm vehicle            18,900           12,600     6,300
+                       -------          -------   -------
+                       328,900           12,600   316,300
+Current assets
+Cattle and sheep                                   74,800`),
+    ).toEqual([
+      'Fixed assets',
+      'Land|310,000',
+      'Farm vehicle|6,300',
+      '|316,300',
+      'Current assets',
+      'Cattle and sheep|74,800',
+    ]);
+  });
+});
+
 describe('a text that is no print', () => {
   it.each([
     ['cells parted by commas', 'Rent,12000\nWages,35000\nLight,5200', 'csv'],

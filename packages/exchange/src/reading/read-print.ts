@@ -7,6 +7,7 @@ import {
   type PrintedText,
 } from './print-columns';
 import { headingsOn, isDated, isPeriod } from './print-headings';
+import { withNetAlone } from './print-net';
 import { isPlainlyAmount, printedLine, type PrintedLine } from './print-line';
 import { sheetOf, type Sheet } from './sheet';
 
@@ -16,6 +17,7 @@ const SAMPLE = 400;
 const LONGEST = 500;
 const FEWEST = 3;
 const HALF = 0.5;
+const NEARLY_ALL = 0.9;
 
 /** Signs that part the cells of a table; a comma before a blank does not. */
 const PARTS_CELLS = /[;|"]|,(?=\S)|,$/;
@@ -48,6 +50,23 @@ const withGroups = (lines: readonly string[]): readonly string[] => {
   return lines.map((line) => line.replace(/(?<=\d) (?=\d{3}(?:\D|$))/g, "'"));
 };
 
+/** A letter for the side before the amount: “Creditors control     C     9,874.32”. */
+const SIDE = /(\s{2,})(D|C|Dr|Cr|DR|CR)(\s+)(\S*\d)$/;
+
+/** Where nearly all amounts have a letter for their side before them, it stands behind them, as elsewhere. */
+const withSidesBehind = (lines: readonly string[]): readonly string[] => {
+  const sample = lines.slice(0, SAMPLE);
+  const sided = sample.filter((line) => SIDE.test(line)).length;
+  const held = sample.filter((line) => isNamed(printedLine(line))).length;
+  if (sided < FEWEST || sided < held * NEARLY_ALL) return lines;
+  return lines.map((line) =>
+    line.replace(SIDE, (_all, before: string, side: string, after: string, amount: string) => {
+      const blanks = ' '.repeat(before.length + side.length + after.length);
+      return `${blanks}${amount}${/^c/i.test(side) ? 'Cr' : 'Dr'}`;
+    }),
+  );
+};
+
 /** The foot of a page, and rules above and below sums, say nothing. */
 const PAGE = /^\s*page \d+(?: of \d+)?\s*$/i;
 const RULES = /^[\s\-=_–—]*[-=_–—]{3}[\s\-=_–—]*$/;
@@ -77,7 +96,9 @@ const withTitles = (lines: readonly PrintedText[]): readonly PrintedText[] => {
   const first = firstAmounts(lines);
   const isTitle = ({ line, headings }: PrintedText): boolean =>
     headings === null && line.amounts.every(({ text }) => /^\d{1,4}$/.test(text));
-  return lines.map((one, at) => (at < first && isTitle(one) ? whole(one.text) : one));
+  return lines.map((one, at) =>
+    at < first && one.line.amounts.length > 0 && isTitle(one) ? whole(one.text) : one,
+  );
 };
 
 const SMALL = /^\s*\p{Ll}/u;
@@ -138,9 +159,11 @@ const cellsOf = (
 export const readPrint = (printed: string): Sheet | null => {
   const all = printed.split(/\r?\n/);
   if (all.some((line) => line.length > LONGEST || line.includes('\t'))) return null;
-  const lines = withGroups(all).map((line) => (PAGE.test(line) || RULES.test(line) ? '' : line));
+  const lines = withSidesBehind(withGroups(all)).map((line) =>
+    PAGE.test(line) || RULES.test(line) ? '' : line,
+  );
   if (!isPrint(lines.filter(isFilled).slice(0, SAMPLE))) return null;
-  const read = withTitles(withHeadings(lines.map(textOf)));
+  const read = withTitles(withHeadings(withNetAlone(lines.map(textOf))));
   const texts = withWrappedNames(withWholeNames(withHeadingsInPlace(read)));
   const columns = columnsOf(texts);
   return sheetOf(
