@@ -37,9 +37,27 @@ describe('front pages', () => {
       title,
     );
 
+  it('the practice’s goes to a client, or to an account of any, by Ctrl K and Enter', async () => {
+    await maren.sees('Find a client, or an account of any');
+    await maren.press('Control+K');
+    await maren.type('wor cid');
+    await maren.press('Enter');
+    await maren.hasChart();
+    await maren.sees('Cider Works');
+    await maren.command('all clients');
+    await maren.sees('Find a client, or an account of any');
+    await maren.press('Control+K');
+    await maren.type('studio rent');
+    await maren.sees('Studio rent');
+    await maren.press('ArrowDown', 'ArrowUp', 'Enter');
+    await maren.hasChart();
+    await maren.page.waitForFunction(() => location.search.includes('account='));
+    await maren.command('all clients');
+  });
+
   it('the practice’s says what each client’s books came to, and finds an account of any of them', async () => {
     await maren.sees('Net profit 20,187.05 USD');
-    await maren.tabTo('Find an account of any client');
+    await maren.tabTo('Find a client, or an account of any');
     await maren.type('rént');
     await maren.sees('Studio rent');
     await maren.tabTo('6110 Rent');
