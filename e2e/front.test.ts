@@ -44,7 +44,7 @@ describe('front pages', () => {
     await maren.press('Enter');
     await maren.hasChart();
     await maren.sees('Cider Works');
-    await maren.command('all clients');
+    await maren.page.goBack();
     await maren.sees('Find a client, or an account of any');
     await maren.press('Control+K');
     await maren.type('studio rent');
@@ -52,7 +52,7 @@ describe('front pages', () => {
     await maren.press('ArrowDown', 'ArrowUp', 'Enter');
     await maren.hasChart();
     await maren.page.waitForFunction(() => location.search.includes('account='));
-    await maren.command('all clients');
+    await maren.page.goBack();
   });
 
   it('the practice’s says what each client’s books came to, and finds an account of any of them', async () => {
