@@ -51,7 +51,7 @@ const withGroups = (lines: readonly string[]): readonly string[] => {
 };
 
 /** A letter for the side before the amount: “Creditors control     C     9,874.32”. */
-const SIDE = /(\s{2,})(D|C|Dr|Cr|DR|CR)(\s+)(\S*\d)$/;
+const SIDE = /(\s{2,}(?:D|C|Dr|Cr|DR|CR)\s+)(\S*\d)$/;
 
 /** Where nearly all amounts have a letter for their side before them, it stands behind them, as elsewhere. */
 const withSidesBehind = (lines: readonly string[]): readonly string[] => {
@@ -60,9 +60,9 @@ const withSidesBehind = (lines: readonly string[]): readonly string[] => {
   const held = sample.filter((line) => isNamed(printedLine(line))).length;
   if (sided < FEWEST || sided < held * NEARLY_ALL) return lines;
   return lines.map((line) =>
-    line.replace(SIDE, (_all, before: string, side: string, after: string, amount: string) => {
-      const blanks = ' '.repeat(before.length + side.length + after.length);
-      return `${blanks}${amount}${/^c/i.test(side) ? 'Cr' : 'Dr'}`;
+    line.replace(SIDE, (_all, before: string, amount: string) => {
+      const side = /c/i.test(before) ? 'Cr' : 'Dr';
+      return `${' '.repeat(before.length)}${amount}${side}`;
     }),
   );
 };
