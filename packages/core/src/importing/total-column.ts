@@ -19,19 +19,37 @@ interface Sums {
   readonly filled: number;
 }
 
-const sumsOf = (parts: readonly AmountColumn[], total: AmountColumn): Sums => {
-  let [agreed, apart, filled] = [0, 0, 0];
-  total.amounts.forEach((whole, row) => {
-    const held = parts.map(({ amounts }) => amounts[row] ?? 0);
-    const several = held.filter((amount) => amount !== 0).length >= FEWEST_PARTS;
-    if (whole === null && held.every((amount) => amount === 0)) return;
-    filled += 1;
-    const same = held.reduce((sum, amount) => sum + amount, 0) === (whole ?? 0);
-    if (same && several) agreed += 1;
-    if (!same) apart += 1;
-  });
-  return { agreed, apart, filled };
-};
+/** What parts come to, row by row, and how many of them are there. */
+class Parts {
+  private readonly sums: number[];
+  private readonly counts: number[];
+
+  constructor(rows: number) {
+    this.sums = Array.from({ length: rows }, () => 0);
+    this.counts = Array.from({ length: rows }, () => 0);
+  }
+
+  add({ amounts }: AmountColumn): void {
+    amounts.forEach((amount, row) => {
+      if (amount === null || amount === 0) return;
+      this.sums[row] = (this.sums[row] ?? 0) + amount;
+      this.counts[row] = (this.counts[row] ?? 0) + 1;
+    });
+  }
+
+  against({ amounts }: AmountColumn): Sums {
+    let [agreed, apart, filled] = [0, 0, 0];
+    amounts.forEach((whole, row) => {
+      const count = this.counts[row] ?? 0;
+      if (whole === null && count === 0) return;
+      filled += 1;
+      const same = this.sums[row] === (whole ?? 0);
+      if (same && count >= FEWEST_PARTS) agreed += 1;
+      if (!same) apart += 1;
+    });
+    return { agreed, apart, filled };
+  }
+}
 
 const isTotal = ({ agreed, apart, filled }: Sums): boolean =>
   agreed >= FEWEST && apart <= APART * filled;
@@ -42,11 +60,15 @@ const isTotal = ({ agreed, apart, filled }: Sums): boolean =>
  */
 export const totalColumn = (columns: readonly HeadedColumn[]): TotalColumn | null => {
   const held = amountColumns(columns, () => true);
-  for (const [place, total] of held.entries())
-    for (let from = place - FEWEST_PARTS; from >= 0; from -= 1) {
-      const parts = held.slice(from, place);
-      const first = parts[0]?.at ?? 0;
-      if (isTotal(sumsOf(parts, total))) return { first, total: total.at };
+  for (const [place, total] of held.entries()) {
+    const parts = new Parts(total.amounts.length);
+    for (let from = place - 1; from >= 0; from -= 1) {
+      const next = held[from];
+      if (next === undefined) break;
+      parts.add(next);
+      const several = place - from >= FEWEST_PARTS;
+      if (several && isTotal(parts.against(total))) return { first: next.at, total: total.at };
     }
+  }
   return null;
 };

@@ -16,10 +16,7 @@ export interface PrintedLine {
 const DIGITS = String.raw`\d{1,3}(?:[,.'’]\d{3})+(?:[.,]\d{1,3})?|\d+(?:[.,]\d{1,3})?`;
 const SIGNED = String.raw`[-−+]?\p{Sc}?[-−]?(?:${DIGITS})[-−]?`;
 /** A bracket that closes was opened by the same word: “£45)” is the end of a remark. */
-const AMOUNT = new RegExp(
-  String.raw`^(?:${SIGNED}|[-−+]?\([-−]?${SIGNED}\))[-−]?(?:cr|dr)?$`,
-  'iu',
-);
+const AMOUNT = new RegExp(String.raw`^(?:${SIGNED}|[-−+]?\(${SIGNED}\))[-−]?(?:cr|dr)?$`, 'iu');
 const NOTHING = /^[-–—]$/;
 const CURRENCY_SIGN = /^\p{Sc}$/u;
 /** A share of turnover beside an amount; it is no amount. */
