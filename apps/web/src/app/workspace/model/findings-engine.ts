@@ -62,6 +62,21 @@ export class FindingsEngine {
   private readonly told = signal(0);
   /** Whether the chart went on since what was found last: that is of the chart before. */
   readonly isBehind = computed(() => (this.result()?.heard ?? 0) < this.told());
+  private readonly sent = signal(0);
+  private readonly readings = [
+    this.monthly,
+    this.posted,
+    this.layouts,
+    this.openItems,
+    this.notes,
+    this.rules,
+  ];
+  /** Whether there is more to come: the chart went on, or something of the books is not looked at yet. */
+  readonly isGathering = computed(() => {
+    const result = this.result();
+    if (result === null || this.isBehind() || !result.isSpelled) return true;
+    return result.takenIn < this.sent() || this.readings.some(({ loading }) => loading());
+  });
   /** The months in which the chart is to be looked at as it was then. */
   readonly months = signal<readonly PastChart[]>([]);
   /** Notes by what they are about. */
@@ -136,6 +151,7 @@ export class FindingsEngine {
   }
 
   private send(message: FindingsMessage): void {
+    this.sent.update((count) => count + 1);
     this.worker.postMessage(message);
   }
 }

@@ -68,6 +68,16 @@ describe('the worker that looks a chart through', () => {
     expect(codes(now)).not.toContain('misspelled');
   });
 
+  it('says how much of what it was told it has looked at, and whether a dictionary is still to come', () => {
+    const { computer, first } = started();
+    expect(first).toMatchObject({ takenIn: 3, isSpelled: true });
+    const waiting = computer.tell({ type: 'spellingComes' });
+    expect(waiting).toMatchObject({ takenIn: 3, isSpelled: false });
+    const without = computer.tell({ type: 'spelling', spelling: null });
+    expect(without).toMatchObject({ takenIn: 3, isSpelled: true });
+    expect(computer.tell({ type: 'trial', trial: null })?.takenIn).toBe(4);
+  });
+
   it('tries a fix without taking it', () => {
     const { computer, first } = started();
     const finding = first?.findings.find(({ code }) => code === 'nameCapitals');

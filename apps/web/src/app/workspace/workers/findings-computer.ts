@@ -39,9 +39,10 @@ import type {
 /** What was learned of kinds; this worker alone loads it. */
 const JUDGE = placedJudge();
 
-/** What the worker is told by the page, and by itself: a dictionary that it read, and to go on with the next month. */
+/** What the worker is told by the page, and by itself: a dictionary that it reads, and to go on with the next month. */
 type ComputerMessage =
   | FindingsMessage
+  | { readonly type: 'spellingComes' }
   | { readonly type: 'spelling'; readonly spelling: Spelling | null }
   | { readonly type: 'nextMonth' };
 
@@ -57,6 +58,7 @@ interface State {
   readonly routed: ReadonlySet<AccountId>;
   readonly rules: { readonly practice: RuleWishes; readonly client: RuleWishes };
   readonly spelling: Spelling | null;
+  readonly isSpelled: boolean;
   readonly notes: ReadonlyMap<string, FindingNote>;
   readonly today: CalendarDate;
   readonly trial: Trial | null;
@@ -76,6 +78,7 @@ const FIRST: State = {
   routed: new Set(),
   rules: { practice: NO_WISHES, client: NO_WISHES },
   spelling: null,
+  isSpelled: true,
   notes: new Map(),
   today: '9999-12-31',
   trial: null,
@@ -129,8 +132,10 @@ const next = (state: State, message: ComputerMessage): State => {
       return { ...state, routed: new Set(message.routed) };
     case 'rules':
       return { ...state, rules: { practice: message.practice, client: message.client } };
+    case 'spellingComes':
+      return { ...state, isSpelled: false };
     case 'spelling':
-      return { ...state, spelling: message.spelling };
+      return { ...state, spelling: message.spelling, isSpelled: true };
     case 'notes':
       return {
         ...state,
@@ -184,8 +189,12 @@ const tried = (state: State, findings: readonly Finding[]): FindingsResult['trie
   return { trial, impact: { sections, totals } };
 };
 
+/** What the worker tells itself; all else is the page's. */
+const OWN: readonly ComputerMessage['type'][] = ['spellingComes', 'spelling', 'nextMonth'];
+
 /** What changes nothing of what is found on the chart as it is proposed. */
 const ASIDE: readonly ComputerMessage['type'][] = [
+  'spellingComes',
   'trial',
   'since',
   'notes',
@@ -206,17 +215,24 @@ export const createFindingsComputer = (): FindingsComputer => {
   let state = FIRST;
   let found: LookedThrough | null = null;
   let heard = 0;
+  let takenIn = 0;
   let since: FindingsResult['since'] = null;
   return {
     isBehind: () => state.months.length > 0 && booksIn(state) !== null,
     tell(message) {
       state = next(state, message);
       if (message.type === 'chart' || message.type === 'steps') heard += 1;
+      if (!OWN.includes(message.type)) takenIn += 1;
       const isAside = ASIDE.includes(message.type);
       if (!isAside) found = lookedThrough(state, proposedChart(state.track));
       if (!isAside || message.type === 'since') since = lookedSince(state);
       if (found === null) return null;
-      return { ...found, heard, since, tried: tried(state, found.findings), past: state.past };
+      const { isSpelled, past } = state;
+      return {
+        ...found,
+        ...{ heard, takenIn, isSpelled, since, past },
+        tried: tried(state, found.findings),
+      };
     },
   };
 };

@@ -65,6 +65,10 @@ export type FindingsMessage =
 export interface FindingsResult extends LookedThrough {
   /** How many times the worker was told of the chart by then. */
   readonly heard: number;
+  /** How many messages of the page were taken in by then. */
+  readonly takenIn: number;
+  /** Whether the dictionary that was asked for is there, or cannot be had. */
+  readonly isSpelled: boolean;
   /** What was found in the months that were asked for, so far. */
   readonly past: readonly PastCheck[];
   /** What was found on the chart since which it was tidied, and what moved on the statements. */

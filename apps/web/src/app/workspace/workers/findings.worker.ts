@@ -20,18 +20,21 @@ const goOn = (): void => {
 
 const spellAs = async (of: string): Promise<void> => {
   country = of;
+  tell({ type: 'spellingComes' });
   try {
     const spelling = await readSpelling(of);
     if (country === of) tell({ type: 'spelling', spelling });
   } catch {
     // Without a dictionary all else is found as before; the next time that the client is told, it is asked for anew.
     country = null;
+    tell({ type: 'spelling', spelling: null });
   }
 };
 
 addEventListener('message', ({ data }: MessageEvent<FindingsMessage>) => {
   const wasBehind = computer.isBehind();
-  tell(data);
+  // Before the client: an answer to it without the dictionary is not the whole.
   if (data.type === 'client' && data.filer.country !== country) void spellAs(data.filer.country);
+  tell(data);
   if (!wasBehind) goOn();
 });
