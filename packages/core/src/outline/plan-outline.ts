@@ -5,6 +5,7 @@ import { accountOf, childrenOf, recordsOf } from '../chart/queries';
 import type { Element } from '../kinds/element';
 import { elementOf, type KindCode } from '../kinds/kinds';
 import { inferKinds, type Guess } from '../matching/infer-kind';
+import { linesLeading } from '../matching/learned/judge-account';
 import { judgeLines, type NamedLine } from '../matching/learned/judge-lines';
 import { kindsOfNumber, type NumberPlan } from '../plan/number-plan';
 import { fitNumbers } from '../numbering/fit';
@@ -100,17 +101,34 @@ const placesAbove = (entries: readonly OutlineEntry[]): readonly (number | null)
   });
 };
 
-const together = (entries: readonly OutlineEntry[], plan: NumberPlan): Guesser => {
+/** Judges all lines at once, below what stands in the chart where they go. */
+const together = (
+  entries: readonly OutlineEntry[],
+  chart: Chart,
+  under: AccountId | null,
+): Guesser => {
+  const { plan } = chart.settings;
+  const leading = linesLeading(chart, under);
   const parents = placesAbove(entries);
   const lines = entries.map(({ name, number, kind }, at): NamedLine => {
-    return { name, number, kind, parent: parents[at] ?? null };
+    const above = parents[at] ?? null;
+    const parent = above === null ? leading.parent : leading.lines.length + above;
+    return { name, number, kind, parent };
   });
-  const guesses = judgeLines(lines, { ranged: (number) => kindsOfNumber(plan, number) });
-  return (index, { element }) => guesses(index, element);
+  const guesses = judgeLines([...leading.lines, ...lines], {
+    ranged: (number) => kindsOfNumber(plan, number),
+  });
+  return (index, { element }) => guesses(leading.lines.length + index, element);
 };
 
-const guesserFor = (entries: readonly OutlineEntry[], plan: NumberPlan): Guesser =>
-  entries.length > JUDGED_TOGETHER ? lineByLine(entries, plan) : together(entries, plan);
+const guesserFor = (
+  entries: readonly OutlineEntry[],
+  chart: Chart,
+  under: AccountId | null,
+): Guesser =>
+  entries.length > JUDGED_TOGETHER
+    ? lineByLine(entries, chart.settings.plan)
+    : together(entries, chart, under);
 
 /** A chart like the given one in which accounts may wait for their numbers. */
 const unnumbered = (chart: Chart): Chart => ({
@@ -275,7 +293,7 @@ const settled = (
   request: OutlineRequest,
 ): readonly Draft[] => {
   const wrong = new Map<number, OutlineProblem>();
-  const guesses = guesserFor(entries, chart.settings.plan);
+  const guesses = guesserFor(entries, chart, request.under);
   for (;;) {
     const { chart: grown, drafts } = new Reader(chart, entries, {
       ...request,

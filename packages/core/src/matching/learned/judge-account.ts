@@ -66,6 +66,18 @@ export const linesAround = (chart: Chart, asked: AccountAsked): AskedLines => {
   return { lines, at: above.length + before.length };
 };
 
+/** Accounts that lead others which are about to be: those above them, and the last of those that stand there. */
+export const linesLeading = (
+  chart: Chart,
+  parentId: AccountId | null,
+): { readonly lines: readonly NamedLine[]; readonly parent: number | null } => {
+  const path = pathTo(chart, parentId);
+  const parent = path.length === 0 ? null : path.length - 1;
+  const above = path.map((node, at) => lineOf(node, at === 0 ? null : at - 1));
+  const there = parent === null ? [] : childrenOf(chart, parentId).slice(-HEARD);
+  return { lines: [...above, ...there.map((node) => lineOf(node, parent))], parent };
+};
+
 /** Judges an account among those around it; `plan` keeps ranges for kinds. */
 export const judgeAmong = (
   { lines, at }: AskedLines,
