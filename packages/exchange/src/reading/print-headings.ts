@@ -44,6 +44,9 @@ const SET_APART = /^\s{8,}\S/;
 /** Over a share of turnover beside the amounts; shares are passed over. */
 const OVER_SHARES = /%/;
 
+/** Digits as amounts have them; those of a year or a date may be part of a heading: “Total 2025”. */
+const isAmountLike = (word: string): boolean => /\d{3}/.test(word) && !OVER_AMOUNTS.test(word);
+
 /**
  * The headings of a line that has nothing else: “Note  2026  2025”, “31 March 2026  31 March 2025”, “Account  Debit  Credit”,
  * or any that blanks set apart; `null` for any other line.
@@ -60,7 +63,7 @@ export const headingsOn = (line: string): PrintHeadings | null => {
   if (stands) return { name, words };
   const apart = SET_APART.test(line) ? setApart(line) : [];
   const headings = apart.filter(({ text }) => !OVER_SHARES.test(text));
-  const isLine = headings.some(({ text }) => /\d{3}/.test(text) && !OVER_AMOUNTS.test(text));
+  const isLine = headings.some(({ text }) => text.split(' ').some(isAmountLike));
   return headings.length < 2 || isLine ? null : { name: '', words: headings };
 };
 

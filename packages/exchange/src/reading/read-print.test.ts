@@ -306,6 +306,19 @@ describe('a text that is no print', () => {
   });
 });
 
+describe('headings over the columns of a print', () => {
+  it('may name what a year is of: total of one year, total of the other', async () => {
+    const lines = await linesOf(`
+Parish accounts for the year ended 31 December 2025
+                          Note   Unrestricted   Restricted    Total 2025   Total 2024
+Income
+Planned giving               2         41,206            -        41,206       39,880
+Fabric appeal                               -        8,250         8,250            -
+Hall lettings                           4,410            -         4,410        3,975`);
+    expect(lines[1]).toBe('|Note|Unrestricted|Restricted|Total 2025|Total 2024');
+  });
+});
+
 describe('any print', () => {
   const amount = fc.integer({ min: 1, max: 9_999_999 }).map((cents) => {
     const [whole = '', fraction = ''] = (cents / 100).toFixed(2).split('.');
