@@ -11,6 +11,7 @@ import { answersAll, PUBLISHED_NAMES } from '@iunctus/core/testing';
 import { liftBands } from '../packages/core/src/importing/bands';
 import type { ImportEntry } from '../packages/core/src/importing/entry';
 import { findTree, treeSourceOf } from '../packages/core/src/importing/find-tree';
+import { sectionEnds } from '../packages/core/src/importing/result-lines';
 import { readRows } from '../packages/core/src/importing/read-rows';
 import { saidRows } from '../packages/core/src/importing/said-rows';
 import type { TreeRow } from '../packages/core/src/importing/tree-row';
@@ -47,7 +48,8 @@ export const readList = (list: LabelledList): ReadList => {
     types: new Map(),
   };
   const read = readRows(list.rows, request);
-  const { rows: tree, under } = liftBands(findTree(read, treeSourceOf(read), elementSaid(list)));
+  const placed = findTree(read, treeSourceOf(read), elementSaid(list));
+  const { rows: tree, under } = liftBands(placed, sectionEnds(read.totals));
   const labels = tree.map(({ made, entry }) =>
     made ? null : (list.labels.get(entry.line) ?? null),
   );

@@ -60,15 +60,16 @@ const signsOf = (
 const ENOUGH = 2;
 
 /**
- * How the amounts of a list are meant: as printed where details are set in. With columns for debit and credit, or where they come to nothing, debits are
- * positive; else the accounts that clearly stand in credit tell it by their sign, each element for itself: some statements
+ * How the amounts of a list are meant: as printed where details are set in. With columns for debit and credit or for their
+ * side, or where they come to nothing, debits are positive; else the accounts that clearly stand in credit tell it by their sign, each element for itself: some statements
  * print what is owed with a minus, and income without.
  */
 export const amountSidesOf = ({ entries, totals, columns }: RowsRead): AmountSides => {
   // Details are set in where a statement is printed.
   if (columns.has('innerBalance')) return 'usual';
   const held = entries.filter(({ balance }) => (balance ?? 0) !== 0);
-  if (!columns.has('balance') || sum(held.map(({ balance }) => balance ?? 0)) === 0) return 'debit';
+  if (!columns.has('balance') || columns.has('side')) return 'debit';
+  if (sum(held.map(({ balance }) => balance ?? 0)) === 0) return 'debit';
   const printed = totals.some(({ name, balance }) => (balance ?? 0) > 0 && isResult(name));
   const least = held.some(({ balance }) => (balance ?? 0) < 0) && !printed ? ENOUGH : 1;
   const usual = signsOf(entries.slice(0, SAMPLE)).some(

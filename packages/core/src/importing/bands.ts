@@ -2,6 +2,7 @@ import { childrenByPlace } from '../collections/children-by-place';
 import { bandOf, isMixedBand } from '../kinds/band';
 import type { Element } from '../kinds/element';
 import { elementOfTitle } from './section-titles';
+import { endBetween } from './result-lines';
 import type { TreeRow } from './tree-row';
 
 /** Rows without those that only name an element, and the element that those name for what is below. */
@@ -101,12 +102,13 @@ const liftFromTree = (rows: readonly TreeRow[]): BandsLifted => {
   return { rows: lifted, bands, under };
 };
 
-/** In a list without a tree a band is followed by what belongs to it, up to the next one. */
-const liftFromList = (rows: readonly TreeRow[]): BandsLifted => {
+/** In a list without a tree a band is followed by what belongs to it, up to the next one or to a result. */
+const liftFromList = (rows: readonly TreeRow[], ends: readonly number[]): BandsLifted => {
   const bands = new Set<number>();
   const under = new Map<number, Element>();
   let element: Element | null = null;
   rows.forEach((row, at) => {
+    if (endBetween(ends, rows[at - 1]?.entry, row.entry)) element = null;
     if (namesElement(row)) {
       bands.add(at);
       element = bandOf(row.entry.name);
@@ -118,9 +120,9 @@ const liftFromList = (rows: readonly TreeRow[]): BandsLifted => {
 /**
  * Takes rows that only name an element (“Assets”, without number, type and balance) out of the list: they
  * are no accounts. What is below them, or in a list without a tree behind them, stands for itself and is
- * of that element.
+ * of that element. `ends` are the lines of the file at which all before them ends.
  */
-export const liftBands = (rows: readonly TreeRow[]): BandsLifted =>
+export const liftBands = (rows: readonly TreeRow[], ends: readonly number[]): BandsLifted =>
   rows.some(({ stated, parent }) => stated || parent !== null)
     ? liftFromTree(rows)
-    : liftFromList(rows);
+    : liftFromList(rows, ends);

@@ -28,9 +28,17 @@ const OF_MONTH =
 const STATEMENT =
   /^(?:balance sheet|income statement|statement of|profit (?:and|&) loss|income (?:and|&) expenditure|receipts (?:and|&) payments|trading account|trading and profit|trial balance|schedule of|notes to)/i;
 
-/** A title with its year alone: “Farm income summary 2025”. */
+/** A title with its year alone: “Farm income summary 2025”, “Income and expenditure 2025/26”. */
 const OF_YEAR =
-  /\b(?:statements?|summary|accounts?|report|trial balance|balance sheet)\b.*\b(?:19|20)\d\d$/i;
+  /\b(?:statements?|summary|accounts?|report|trial balance|balance sheet|expenditure|payments)\b.*\b(?:19|20)\d\d(?:[/–-]\d{2,4})?$/i;
+
+/** What somebody writes over a list that they send: a greeting, or a sentence. */
+const GREETING = /^(?:hi|hello|dear|good (?:morning|afternoon|evening))\b|,$/i;
+const SENTENCE = /^(?:\S+\s+){4,}\S+[.!?:]$/;
+
+/** What somebody ends a letter with. */
+const FAREWELL =
+  /^(?:many thanks|thanks|thank you|(?:kind |best |warm )?regards|best wishes|cheers|yours)\b/i;
 
 /** A full date in a line over the list: “Nominal list  31.12.2025”. */
 const OF_DAY = /(?<!\d)\d{1,2}[/.-]\d{1,2}[/.-](?:\d\d){1,2}(?!\d)/;
@@ -48,6 +56,14 @@ const datedTitle = (row: SourceRow): string | null => {
     : null;
 };
 
+const isTitle = (row: SourceRow): boolean =>
+  datedTitle(row) !== null || STATEMENT.test(alone(row) ?? '');
+
+const isSaid = (row: SourceRow): boolean => {
+  const words = alone(row) ?? '';
+  return GREETING.test(words) || SENTENCE.test(words);
+};
+
 /** Who a print is of stands before what it is and for when: few lines, the last of them dated. */
 const TITLE_LINES = 5;
 
@@ -59,7 +75,14 @@ const titleLines = (rows: readonly SourceRow[]): number => {
     return Math.max(0, account);
   }
   const leading = rows.slice(0, Math.min(first, TITLE_LINES));
-  return leading.map((row) => datedTitle(row) !== null).lastIndexOf(true) + 1;
+  return leading.map((row) => isTitle(row) || isSaid(row)).lastIndexOf(true) + 1;
+};
+
+/** From which row on somebody takes their leave, with nothing but lines of words behind; behind the last where nobody does. */
+const farewellOf = (rows: readonly SourceRow[]): number => {
+  const last = rows.findLastIndex((row) => alone(row) === null);
+  const found = rows.findIndex((row, at) => at > last && FAREWELL.test(alone(row) ?? ''));
+  return found < 0 || last < 0 ? rows.length : found;
 };
 
 /** A title between the lines: one that is dated and called as a statement is. */
@@ -72,13 +95,14 @@ const repeatsHeadings = ({ cells }: SourceRow, headings: readonly string[]): boo
 
 /**
  * Passes over what is no line of a list: rows before the headings, without headings its title; empty rows; headings that
- * stand again, and currencies; titles of statements between the lines.
+ * stand again, and currencies; titles of statements between the lines; what a letter says around them.
  */
 export const bodyRows = (rows: readonly SourceRow[], columns: ColumnReading): BodyRows => {
   const titles: string[] = [];
   const filled = rows.filter((row) => !isEmpty(row));
   const called = columns.headingLine === null ? titleLines(filled) : 0;
-  const body = filled.filter((row, at) => {
+  const left = farewellOf(filled);
+  const body = filled.slice(0, left).filter((row, at) => {
     const title = datedTitle(row);
     const before = columns.headingLine === null ? at < called : row.line <= columns.headingLine;
     if (title !== null && (before || isStatement(title))) titles.push(title);

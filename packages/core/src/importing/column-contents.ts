@@ -1,5 +1,6 @@
 import { nameKey } from '../text/name-key';
 import { readListedAmount } from './amounts';
+import { areSides } from './sides-in-column';
 import type { ColumnUse } from './source';
 import { meaningOfTypes } from './type-words';
 
@@ -80,6 +81,7 @@ export const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<strin
     ['role', 0.8 * share(texts, (text) => ROLES.test(text))],
     ['retired', few ? 0.6 * share(texts, (text) => STATUSES.test(text)) : 0],
     ['type', 0.75 * saysType(texts, few)],
+    ['side', areSides(texts) ? 0.85 : 0],
     ['balance', 0.6 * share(texts, isAmount) * Math.max(decimals, amounts ? 0.8 : 0.3)],
   ];
 };

@@ -22,6 +22,7 @@ const HEADED: Readonly<Record<ColumnUse, string>> = {
   innerBalance: 'detail amount, inner amount',
   debit: 'debit, debits, dr, debit balance, debit amount, debit total',
   credit: 'credit, credits, cr, credit balance, credit amount, credit total',
+  side: 'side, dr cr, cr dr, d c, dc, debit credit, debit or credit, dr cr indicator, dc indicator, balance side, balance type, normal balance, normal side, soll haben, s h',
   budget: 'budget, annual budget, yearly budget, budget amount, plan amount, budget total',
 };
 

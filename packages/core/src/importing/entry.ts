@@ -1,5 +1,6 @@
 import type { Role } from '../chart/account';
 import type { CalendarDate } from '../dates/calendar-date';
+import type { Side } from '../kinds/element';
 import type { KindCode } from '../kinds/kinds';
 import type { Minor } from '../money/minor';
 import type { ColumnUse } from './source';
@@ -13,6 +14,7 @@ export interface CellProblem {
     | 'numberMalformed'
     | 'numberRepeated'
     | 'levelMalformed'
+    | 'sideMalformed'
     | 'amountMalformed'
     | 'amountTooLarge'
     | 'statusMalformed';
@@ -43,6 +45,8 @@ export interface ImportEntry {
   /** Debit positive. */
   readonly balance: Minor | null;
   readonly budget: Minor | null;
+  /** The side that the list names in a column of its own. */
+  readonly side: Side | null;
   readonly problems: readonly CellProblem[];
 }
 

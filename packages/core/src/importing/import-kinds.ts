@@ -14,9 +14,13 @@ import { saidRows } from './said-rows';
 import type { TreeRow } from './tree-row';
 import { meaningOfTypes, type TypeMeaning } from './type-words';
 
-/** Why a row has its kind: the user's word, the account that is there, or what it is judged by. */
+/** Why a row has its kind: the user's word, the account that is there, what amounts come to, or what it is judged by. */
 export type KindReason =
-  Reason | { readonly type: 'chosen' } | { readonly type: 'account' } | { readonly type: 'taught' };
+  | Reason
+  | { readonly type: 'chosen' }
+  | { readonly type: 'account' }
+  | { readonly type: 'taught' }
+  | { readonly type: 'opening' };
 
 /** The kind of a row, how sure it is from 0 to 1, and why. */
 export interface RowKind {
@@ -45,6 +49,8 @@ export interface KindRequest {
   readonly learned?: Learned;
   /** The element under whose name a main account stood in the list. */
   readonly under: ReadonlyMap<number, Element>;
+  /** Money that a year began with, by the line of the file. */
+  readonly openings: ReadonlySet<number>;
   /** How its amounts are meant: where statements print them, a sign says nothing of a kind. */
   readonly sides: AmountSides;
 }
@@ -119,6 +125,8 @@ class KindFinder {
     const text = row.entry.type ?? '';
     const meant = row.made ? undefined : this.request.types.get(text);
     if (meant !== undefined) return sure(meant, { type: 'listed', text });
+    if (!row.made && this.request.openings.has(row.entry.line))
+      return sure('openingBalanceEquity', { type: 'opening' });
     return row.made ? null : this.named(row);
   }
 

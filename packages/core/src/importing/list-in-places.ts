@@ -9,6 +9,7 @@ import type { Mended } from './entry';
 import { findTree, placedByElement, treeSourceOf } from './find-tree';
 import type { ImportRequest } from './import-request';
 import { readRows, type RowsRead } from './read-rows';
+import { sectionEnds } from './result-lines';
 import { withoutRolledUp } from './rolled-up';
 import { elementOfTitle } from './section-titles';
 import type { TreeRow, TreeSource } from './tree-row';
@@ -64,6 +65,18 @@ const underOwnNames = (
   );
 };
 
+/** The elements of main rows that amounts around them tell. */
+const byAmounts = (
+  rows: readonly TreeRow[],
+  { elements }: RowsRead['yearEnds'],
+): ReadonlyMap<number, Element> =>
+  new Map(
+    rows.flatMap(({ entry, parent }, at): [number, Element][] => {
+      const element = parent === null ? elements.get(entry.line) : undefined;
+      return element === undefined ? [] : [[at, element]];
+    }),
+  );
+
 /** A list read, each row in its place. */
 export interface ListInPlaces {
   readonly read: RowsRead;
@@ -90,7 +103,7 @@ export const listInPlaces = (
   const treeSource = request.treeSource ?? treeSourceOf(read);
   const heard = request.sides ?? amountSidesOf(read);
   const tree = treeOf(chart, read, { ...request, treeSource, sides: heard });
-  const { rows: lifted, bands, under } = liftBands(tree);
+  const { rows: lifted, bands, under } = liftBands(tree, sectionEnds(read.totals));
   const alone = withoutAlone(lifted, request.mended);
   const order = inTreeOrder(alone);
   const rows = withoutRolledUp(alone, order);
@@ -98,5 +111,7 @@ export const listInPlaces = (
     titled: treeSource === 'sections',
     printed: heard === 'usual',
   });
-  return { read, treeSource, heard, rows, order, bands, under: new Map([...named, ...under]) };
+  const summed = byAmounts(rows, read.yearEnds);
+  const said = new Map([...named, ...under, ...summed]);
+  return { read, treeSource, heard, rows, order, bands, under: said };
 };

@@ -144,11 +144,12 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
     accounts,
     plan,
     under: inPlaces.under,
+    openings: read.yearEnds.openings,
     sides: heard,
     living: accountCount(chart) > 0,
   });
   const { rows, sides } = withAmounts(listed, kinds, {
-    said: request.sides != null || !read.columns.has('balance'),
+    said: request.sides != null || !read.columns.has('balance') || read.columns.has('side'),
     heard,
   });
   const placed = placedRows(rows, kinds, { matches, order, newId: request.newId });

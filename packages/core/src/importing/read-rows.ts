@@ -7,8 +7,10 @@ import { bodyRows } from './body-rows';
 import type { CellProblem, ImportEntry, Mended } from './entry';
 import { CURRENCY } from './period-headings';
 import { resultLines } from './result-lines';
+import { sideOfText, withSidesSaid } from './sides-in-column';
 import { readSetIn, type PrintLine } from './set-in';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
+import { yearEndsOf, type YearEnds } from './year-ends';
 
 /** How rows are to be read. */
 export interface RowRequest {
@@ -25,6 +27,8 @@ export interface RowsRead {
   readonly entries: readonly ImportEntry[];
   readonly totals: readonly ImportEntry[];
   readonly leftOut: readonly ImportEntry[];
+  /** What a year began with and ended with, where the list says that. */
+  readonly yearEnds: YearEnds;
   /** What the list and its parts are called, where that says for when they are. */
   readonly titles: readonly string[];
   /** What the list has columns for. */
@@ -115,6 +119,12 @@ class RowReader {
     return { number: own ?? (split === null ? null : this.number(split[1] ?? null)), name, indent };
   }
 
+  side(): ImportEntry['side'] {
+    const text = this.text('side');
+    if (text === null) return null;
+    return sideOfText(text) ?? this.wrong('side', 'sideMalformed');
+  }
+
   level(): number | null {
     const text = this.text('level');
     if (text === null) return null;
@@ -184,6 +194,7 @@ class RowReader {
       // A detail's amount stands set in; the one outside is what several come to.
       balance: line.inner ?? line.outer,
       budget: this.amount('budget'),
+      side: this.side(),
       problems: this.problems,
     };
     return { entry, line };
@@ -284,20 +295,25 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
   const reading = { ...request, decimal: decimalSignOf(texts, request.currency) };
   const rowsRead = body.map((row) => new RowReader(row, columnOf, reading).read());
   const { read, sums } = columnOf.has('innerBalance') ? withSetIn(rowsRead) : asListed(rowsRead);
-  const all = withinCounting(read, columnOf);
+  const isSum = (entry: ImportEntry): boolean => sums.has(entry.line) || isTotal(entry);
+  const uses = new Set(columnOf.keys());
+  const all = withinCounting(withSidesSaid(read, uses, isSum), columnOf);
   const isOut = ({ line }: ImportEntry): boolean => mended.get(line)?.leftOut === true;
   const kept = all.filter((entry) => !isOut(entry));
-  const isSum = (entry: ImportEntry): boolean => sums.has(entry.line) || isTotal(entry);
   const results = resultLines(
     kept.filter(({ line }) => !sums.has(line)),
     { totalled: kept.some(isSum) },
   );
-  const isWorkedOut = (entry: ImportEntry): boolean => isSum(entry) || results.has(entry);
+  const isResult = (entry: ImportEntry): boolean => isSum(entry) || results.has(entry);
+  const yearEnds = yearEndsOf(kept, isResult);
+  const isWorkedOut = (entry: ImportEntry): boolean =>
+    isResult(entry) || yearEnds.repeats.has(entry);
   return {
     entries: withRepeats(kept.filter((entry) => !isWorkedOut(entry))),
     totals: kept.filter(isWorkedOut),
     leftOut: all.filter(isOut),
+    yearEnds,
     titles,
-    columns: new Set(columnOf.keys()),
+    columns: uses,
   };
 };

@@ -49,4 +49,23 @@ Rent|6,600
 Net profit|27,779`),
     ).toEqual(['Gross profit', 'Net profit']);
   });
+
+  it.each(['Gross margin %', 'Gross profit percentage', 'Net profit (%)'])(
+    'is no account in parts of a hundred: %s',
+    (name) => {
+      expect(totalsOf(`${WITH_SALES}\n${name}|`)).toEqual([name]);
+    },
+  );
+
+  it.each(['Sales 20%', 'VAT 5 %', 'Commission 12.5%'])('is not meant by a rate: %s', (name) => {
+    expect(totalsOf(`${WITH_SALES}\n${name}|47,000`)).toEqual([]);
+  });
+
+  it('takes the title with it that leads nothing but results', () => {
+    expect(
+      totalsOf(
+        `${WITH_SALES}\nNet income|47,000\nReconciliation of funds|\nTotal funds brought forward|9,000`,
+      ),
+    ).toEqual(['Net income', 'Reconciliation of funds', 'Total funds brought forward']);
+  });
 });

@@ -97,7 +97,7 @@ const OUTCOME =
 
 /** “Excess of receipts over payments”, “Excess (deficiency) of revenue over expenses”. */
 const EXCESS =
-  /^(?:excess|deficiency|shortfall|excess\/\(deficiency\)) of \p{L}+ over \p{L}+(?: for the (?:year|period))?$/u;
+  /^(?:excess|deficiency|shortfall|surplus|deficit|excess\/\(deficiency\)) of \p{L}+ over \p{L}+(?: for the (?:year|period))?$/u;
 
 /** Worked out in a list that has totals, and perhaps an account in another. */
 const BESIDE_TOTALS = new Set(['operating income', 'net operating profit']);
@@ -119,11 +119,19 @@ const elementOfName = ({ name }: ImportEntry): Element | null => {
   return clear ? elementOf(guess.kind) : null;
 };
 
-const isOutcome = (name: string): boolean => {
+/** Whether a line is called as what a year comes to. */
+export const isOutcome = (name: string): boolean => {
   const key = lineKey(name);
   if (OUTCOMES.has(key) || EXCESS.test(key)) return true;
   return key !== 'income' && key !== 'earnings' && OUTCOME.test(key);
 };
+
+/** What is worked out in parts of a hundred: “Gross margin %”. */
+const IN_PERCENT =
+  /\b(?:margin|profit|mark-?up|sales|turnover|income) (?:\(?%\)?|per ?cent(?:age)?)$/;
+
+/** A title that leads nothing but results; common practice, no source. */
+const OF_RESULTS = /^reconciliation of |^movements? in (?:funds|reserves)$/;
 
 /** What only a statement with income and expenses has on its way to the outcome. */
 const ON_THE_WAY = /^(?:gross|operating) (?:profit|loss|margin|surplus)/;
@@ -178,8 +186,18 @@ const sectionTotals = (
 export const isResult = (name: string): boolean => RESULTS.has(lineKey(name)) || isOutcome(name);
 
 /** Whether a line is worked out from more than one section, so that what comes behind it belongs to none before. */
-export const endsSections = (name: string): boolean =>
-  isResult(name) || BALANCES.has(lineKey(name));
+const endsSections = (name: string): boolean => isResult(name) || BALANCES.has(lineKey(name));
+
+/** The lines of the file at which all sections before them end, among its lines of totals. */
+export const sectionEnds = (totals: readonly ImportEntry[]): readonly number[] =>
+  totals.flatMap(({ name, line }) => (endsSections(name) ? [line] : []));
+
+/** Whether one of the ends lies between two rows, the upper one perhaps missing. */
+export const endBetween = (
+  ends: readonly number[],
+  upper: Pick<ImportEntry, 'line'> | undefined,
+  lower: Pick<ImportEntry, 'line'> | undefined,
+): boolean => ends.some((line) => line > (upper?.line ?? 0) && line < (lower?.line ?? 0));
 
 /**
  * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what
@@ -194,11 +212,12 @@ export const resultLines = (
   const outcomes = unnumbered.filter(({ name, balance }) => balance !== null && isOutcome(name));
   const results = unnumbered.filter(({ name, balance }) => {
     const key = lineKey(name);
-    if (balance === null) return RESULTS.has(key);
+    if (balance === null) return RESULTS.has(key) || OF_RESULTS.test(key);
     return RESULTS.has(key) || BALANCES.has(key) || (totalled && BESIDE_TOTALS.has(key));
   });
+  const percents = unnumbered.filter(({ name }) => IN_PERCENT.test(lineKey(name)));
   const aside = new Set([...outcomes, ...results]);
   const isMadeUp = outcomes.length > 0 && makesUpYear(entries, aside);
   const known = new Set(isMadeUp ? aside : results);
-  return new Set([...known, ...sectionTotals(entries, known)]);
+  return new Set([...known, ...percents, ...sectionTotals(entries, known)]);
 };

@@ -1,6 +1,7 @@
 import type { Element } from '../kinds/element';
 import type { RowSaid } from '../matching/learned/row-features';
 import type { AmountSides } from './amount-sides';
+import { balanceOrSide } from './sides-in-column';
 import type { TreeRow } from './tree-row';
 
 /** Names above a row are followed so far up. */
@@ -26,7 +27,7 @@ export const saidRows = (
       above: element === undefined ? above : [...above, element],
       type: made ? '' : [entry.type, entry.finerType].filter((one) => one !== null).join(' / '),
       number: made ? null : entry.number,
-      balance: made || sides !== 'debit' ? 0 : (entry.balance ?? 0),
+      balance: made || sides !== 'debit' ? 0 : balanceOrSide(entry),
       leads: leads.has(at),
     };
   });

@@ -51,7 +51,6 @@ const TITLES: Readonly<Record<Exclude<Element, 'memorandum'>, readonly string[]>
     "partners' capital",
     "partners' equity",
     'financed by',
-    'represented by',
     "proprietor's funds",
     "proprietor's interest",
     'net assets',
@@ -163,8 +162,12 @@ export const elementOfTitle = (name: string): Element | null => {
   return bandOf(key) ?? SURELY.get(key) ?? AT_TIMES.get(key) ?? null;
 };
 
+/** What leads equity in one statement, and the money in hand in another. */
+const OF_EITHER = new Set(['represented by']);
+
 const sureTitle = ({ name }: ImportEntry): SectionTitle | null => {
   const key = titleKey(name);
+  if (OF_EITHER.has(key)) return { element: null, wide: false };
   const wide = isMixedBand(key) ? null : bandOf(key);
   if (isMixedBand(key) || wide !== null) return { element: wide, wide: true };
   const element = SURELY.get(key);

@@ -22,6 +22,7 @@ export const COLUMN_USES = [
   'innerBalance',
   'debit',
   'credit',
+  'side',
   'budget',
 ] as const;
 export type ColumnUse = (typeof COLUMN_USES)[number];

@@ -132,6 +132,7 @@ const madeHeading = (like: ImportEntry, name: string): ImportEntry => ({
   notes: null,
   retired: null,
   balance: null,
+  side: null,
   budget: null,
   problems: [],
 });

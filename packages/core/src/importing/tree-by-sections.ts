@@ -2,7 +2,7 @@ import type { Element } from '../kinds/element';
 import type { ImportEntry } from './entry';
 import type { RowsRead } from './read-rows';
 import { elementOfTitle, sectionTitles, type SectionTitle } from './section-titles';
-import { endsSections } from './result-lines';
+import { endBetween, sectionEnds } from './result-lines';
 import { mostOf, type ElementOfEntry } from './element-of-entry';
 import { unplacedRow, type TreeRow } from './tree-row';
 
@@ -67,8 +67,7 @@ class SectionWalk {
   }
 
   private endsBefore(at: number): boolean {
-    const [from, to] = [this.entries[at - 1]?.line ?? 0, this.entries[at]?.line ?? 0];
-    return this.ends.some((line) => line > from && line < to);
+    return endBetween(this.ends, this.entries[at - 1], this.entries[at]);
   }
 
   /** Whether a line is clearly of another element than what would lead it. */
@@ -94,8 +93,7 @@ export const treeBySections = (
   elementOf: ElementOfEntry,
 ): readonly TreeRow[] => {
   const titles = sectionTitles(entries);
-  const ends = totals.flatMap(({ name, line }) => (endsSections(name) ? [line] : []));
-  const walk = new SectionWalk(entries, titles, elementOf, ends);
+  const walk = new SectionWalk(entries, titles, elementOf, sectionEnds(totals));
   return entries.map((entry, at) => {
     const parent = walk.leaderOf(at);
     // What only an element leads has no parent: its account stays where the chart has it.

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { COLUMN_USES, type ColumnUse } from '@iunctus/core';
+import { COLUMN_USES, isAmount, type ColumnUse } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { COLUMN_USE_WORDS } from '../../shared/words/import-words';
 import { ImportDraft } from '../model/import-draft';
@@ -118,7 +118,18 @@ export class ColumnsTableComponent {
     }));
   });
 
+  /** Columns of amounts, also those that are passed over: last year's stand below one another as this year's do. */
+  private readonly amounts = computed(() =>
+    this.draft.columns().uses.map((use, column) => {
+      if (use !== null) return AMOUNTS.has(use);
+      const shown = this.rows().filter(({ before, headings }) => !before && !headings);
+      const texts = shown.map(({ cells }) => (cells[column] ?? '').trim());
+      const held = texts.filter((text) => text !== '' && !/^[-–—]$/.test(text));
+      return held.length > 0 && held.every(isAmount);
+    }),
+  );
+
   protected isAmount(column: number): boolean {
-    return AMOUNTS.has(this.draft.columns().uses[column] ?? null);
+    return this.amounts()[column] ?? false;
   }
 }

@@ -7,7 +7,7 @@ export interface ChosenSource {
   readonly blob: Blob;
 }
 
-/** Choosing what is brought in: a file, or rows from a spreadsheet. */
+/** Choosing what is brought in: a file, or rows copied from elsewhere. */
 @Component({
   selector: 'iu-source-choice',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -40,7 +40,7 @@ export interface ChosenSource {
       <p class="muted">{{ takes() }}</p>
     </div>
     <div class="paste">
-      <label i18n for="pasted">Or paste rows from a spreadsheet</label>
+      <label for="pasted">{{ pastes() }}</label>
       <textarea
         id="pasted"
         class="text"
@@ -107,6 +107,8 @@ export class SourceChoiceComponent {
   /** What sorts of file are taken, in words and by their endings. */
   readonly takes = input.required<string>();
   readonly accept = input.required<string>();
+  /** What asks for rows to be pasted. */
+  readonly pastes = input($localize`Or paste rows from a spreadsheet`);
   readonly chosen = output<ChosenSource>();
   protected readonly over = signal(false);
   protected readonly pasted = signal('');

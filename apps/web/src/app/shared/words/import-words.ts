@@ -78,6 +78,7 @@ export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
   innerBalance: $localize`Balance (set in)`,
   debit: $localize`Debit`,
   credit: $localize`Credit`,
+  side: $localize`Debit or credit, in words`,
   budget: $localize`Yearly budget`,
 };
 
@@ -107,6 +108,8 @@ const CELL_RULES: Readonly<Record<CellProblem['rule'], (problem: CellProblem) =>
     $localize`“${text}” is no account number: letters, digits, and . - / between, at most ${NUMBER_LIMIT}.`,
   numberRepeated: ({ text, otherLine }) =>
     $localize`Line ${otherLine} has number ${text} already. Type another, or leave one of them out.`,
+  sideMalformed: ({ text }) =>
+    $localize`“${text}” is no side. Write D or C, Dr or Cr, debit or credit.`,
   levelMalformed: ({ text }) => $localize`“${text}” is no level. Levels are whole numbers.`,
   amountMalformed: ({ use, text }) =>
     $localize`${COLUMN_USE_WORDS[use]}:use:: “${text}” is no amount with the decimals of the currency.`,
@@ -151,6 +154,8 @@ export const kindReasonWords = (reason: KindReason): string => {
       return $localize`your choice`;
     case 'account':
       return $localize`as it is`;
+    case 'opening':
+      return $localize`what the year began with, by what it came to`;
     case 'taught':
       return $localize`as your practice has it`;
     default:
