@@ -1,3 +1,4 @@
+import { isMixedBand } from '../kinds/band';
 import { ELEMENTS, normalSideOf, type Element } from '../kinds/element';
 import { elementOf, isContra, normalSideOfKind, type KindCode } from '../kinds/kinds';
 import { inferKinds } from '../matching/infer-kind';
@@ -46,7 +47,7 @@ const signsOf = (
   for (const entry of entries) {
     const named = elementOfTitle(entry.name);
     const balance = entry.balance ?? 0;
-    if (balance === 0) title = named ?? title;
+    if (balance === 0) title = isMixedBand(entry.name) ? null : (named ?? title);
     const element = balance === 0 ? null : creditElement(entry, named ?? title, meanings);
     if (element === null) continue;
     const own = signs.get(element) ?? { above: 0, below: 0 };
@@ -61,7 +62,7 @@ const ENOUGH = 2;
 
 /**
  * How the amounts of a list are meant: as printed where details are set in. With columns for debit and credit or for their
- * side, or where they come to nothing, debits are positive; else the accounts that clearly stand in credit tell it by their sign, each element for itself: some statements
+ * side, or where they come to nothing, debits are positive; without any below zero they are as printed; else the accounts that clearly stand in credit tell it by their sign, each element for itself: some statements
  * print what is owed with a minus, and income without.
  */
 export const amountSidesOf = ({ entries, totals, columns }: RowsRead): AmountSides => {
@@ -70,6 +71,8 @@ export const amountSidesOf = ({ entries, totals, columns }: RowsRead): AmountSid
   const held = entries.filter(({ balance }) => (balance ?? 0) !== 0);
   if (!columns.has('balance') || columns.has('side')) return 'debit';
   if (sum(held.map(({ balance }) => balance ?? 0)) === 0) return 'debit';
+  // A list of balances has some in credit; without any each stands on the side of its account.
+  if (held.every(({ balance }) => (balance ?? 0) > 0)) return 'usual';
   const printed = totals.some(({ name, balance }) => (balance ?? 0) > 0 && isResult(name));
   const least = held.some(({ balance }) => (balance ?? 0) < 0) && !printed ? ENOUGH : 1;
   const usual = signsOf(entries.slice(0, SAMPLE)).some(

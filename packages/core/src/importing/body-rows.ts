@@ -30,10 +30,10 @@ const STATEMENT =
 
 /** A title with its year alone: “Farm income summary 2025”, “Income and expenditure 2025/26”. */
 const OF_YEAR =
-  /\b(?:statements?|summary|accounts?|report|trial balance|balance sheet|expenditure|payments)\b.*\b(?:19|20)\d\d(?:[/–-]\d{2,4})?$/i;
+  /\b(?:statements?|summary|accounts?|report|trial balance|balance sheet|expenditure|payments)\b.*\b(?:(?:19|20)\d\d(?:[/–-]\d{2,4})?|\d\d[/–-]\d\d)(?: ?\(.{1,20}\))?$/i;
 
 /** What somebody writes over a list that they send: a greeting, or a sentence. */
-const GREETING = /^(?:hi|hello|dear|good (?:morning|afternoon|evening))\b|,$/i;
+const GREETING = /^\s*(?:hi|hello|dear|good (?:morning|afternoon|evening))\b[^\d]*$/i;
 const SENTENCE = /^(?:\S+\s+){4,}\S+[.!?:]$/;
 
 /** What somebody ends a letter with. */
@@ -69,6 +69,11 @@ const TITLE_LINES = 5;
 
 /** How many of the first rows are what the list is called; in a list of names alone only those that are nothing else. */
 const titleLines = (rows: readonly SourceRow[]): number => {
+  const greeted = rows.findIndex((row) => !GREETING.test(row.cells.join(',')));
+  return greeted > 0 ? greeted + titleLinesAfter(rows.slice(greeted)) : titleLinesAfter(rows);
+};
+
+const titleLinesAfter = (rows: readonly SourceRow[]): number => {
   const first = rows.findIndex((row) => alone(row) === null);
   if (first < 0) {
     const account = rows.findIndex((row) => !OF_PERIOD.test(alone(row) ?? ''));

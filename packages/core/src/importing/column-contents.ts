@@ -53,6 +53,10 @@ const WRITTEN = 0.3;
 /** Below this share digits are amounts. */
 const GIVEN = 0.7;
 
+/** Whether texts are amounts that cannot be numbers of accounts: they have decimals. */
+export const areAmounts = (texts: readonly string[]): boolean =>
+  share(texts, (text) => isAmount(text) && /[.,]\d{2}\D*$/.test(text)) > GIVEN;
+
 /** What a column's content speaks for, each from 0 to 1. */
 export const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Likely => {
   if (texts.length === 0) return [];
@@ -76,7 +80,12 @@ export const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<strin
       Math.max(0.9 * share(texts, (text) => NUMBER_AND_NAME.test(text)), saysNumbered(texts)),
     ],
     ['name', 0.7 * named * spread],
-    ['parent', spread < 0.8 ? 0.75 * share(texts, (text) => numbers.has(nameKey(text))) : 0],
+    [
+      'parent',
+      spread < 0.8 && !areAmounts(texts)
+        ? 0.75 * share(texts, (text) => numbers.has(nameKey(text)))
+        : 0,
+    ],
     ['level', levels ? 0.7 : 0],
     ['role', 0.8 * share(texts, (text) => ROLES.test(text))],
     ['retired', few ? 0.6 * share(texts, (text) => STATUSES.test(text)) : 0],

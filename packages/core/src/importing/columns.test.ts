@@ -132,6 +132,22 @@ describe('a list with what was, what moved and what is left', () => {
   });
 });
 
+describe('columns of amounts that share amounts', () => {
+  it('are no parents of one another: what was moved, and what is left of it', () => {
+    const { uses } = recognizeColumns(
+      aList(`
+Acct|Description|Beginning|Movement|Ending
+10100|Bank|400,00|102,55|502,55
+15000|Kayaks|500,00|0,00|500,00
+30000|Capital stock|-100,00|0,00|-100,00
+40000|Rentals|0,00|-500,00|-500,00
+60000|Lease|0,00|-402,55|-402,55`),
+    );
+    expect(uses).not.toContain('parent');
+    expect(uses[4]).toBe('balance');
+  });
+});
+
 describe('numbers before the names of a print', () => {
   it('are told where its accounts have them in order, though its titles and totals have none', () => {
     expect(

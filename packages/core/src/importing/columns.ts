@@ -1,6 +1,6 @@
 import { nameKey } from '../text/name-key';
 import type { HeadedColumn } from './amount-columns';
-import { likelyUses, share, type Seen } from './column-contents';
+import { areAmounts, likelyUses, share, type Seen } from './column-contents';
 import { useOfHeading } from './column-words';
 import { headingRow } from './heading-row';
 import { CURRENCY, periodHeading } from './period-headings';
@@ -72,7 +72,7 @@ const assigned = (
 const known = (column: number, use: ColumnUse): Candidate => ({ column, use, score: Infinity });
 
 /** Beside what was at the beginning and what moved, what is left has the balances. */
-const CLOSING = /^(?:closing|ending|end)\b.*\bbal(?:ance)?\b/i;
+const CLOSING = /^(?:closing|ending)$|^(?:closing|ending|end)\b.*\bbal(?:ance)?\b/i;
 
 const OF_BALANCES: readonly ColumnUse[] = ['balance', 'debit', 'credit'];
 
@@ -102,7 +102,8 @@ const usesBySums = (columns: readonly HeadedColumn[]): BySums => {
   if (summed !== null)
     return {
       known: [known(summed.total, 'balance')],
-      others: ({ column, use }) => column < summed.first || !OF_BALANCES.includes(use),
+      others: ({ column, use }) =>
+        column < summed.first || (column > summed.total && !OF_BALANCES.includes(use)),
     };
   const setIn = setInColumns(columns);
   if (setIn !== null)
@@ -150,7 +151,7 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
   });
   const numbers = new Set(
     seen.flatMap(({ texts, distinct }) =>
-      distinct > 0.8 * texts.length ? texts.map(nameKey) : [],
+      distinct > 0.8 * texts.length && !areAmounts(texts) ? texts.map(nameKey) : [],
     ),
   );
   const latest = Math.max(0, ...headings.map((heading) => periodHeading(heading)?.rank ?? 0));

@@ -20,7 +20,7 @@ export type KindReason =
   | { readonly type: 'chosen' }
   | { readonly type: 'account' }
   | { readonly type: 'taught' }
-  | { readonly type: 'opening' };
+  | { readonly type: 'yearEnd' };
 
 /** The kind of a row, how sure it is from 0 to 1, and why. */
 export interface RowKind {
@@ -49,8 +49,8 @@ export interface KindRequest {
   readonly learned?: Learned;
   /** The element under whose name a main account stood in the list. */
   readonly under: ReadonlyMap<number, Element>;
-  /** Money that a year began with, by the line of the file. */
-  readonly openings: ReadonlySet<number>;
+  /** What money is that a year began or ended with, by the line of the file. */
+  readonly yearEnds: ReadonlyMap<number, KindCode>;
   /** How its amounts are meant: where statements print them, a sign says nothing of a kind. */
   readonly sides: AmountSides;
 }
@@ -125,8 +125,8 @@ class KindFinder {
     const text = row.entry.type ?? '';
     const meant = row.made ? undefined : this.request.types.get(text);
     if (meant !== undefined) return sure(meant, { type: 'listed', text });
-    if (!row.made && this.request.openings.has(row.entry.line))
-      return sure('openingBalanceEquity', { type: 'opening' });
+    const ofYear = row.made ? undefined : this.request.yearEnds.get(row.entry.line);
+    if (ofYear !== undefined) return sure(ofYear, { type: 'yearEnd' });
     return row.made ? null : this.named(row);
   }
 

@@ -2,19 +2,21 @@ import { plainAccount, type Account, type AccountId, type Role } from '../chart/
 import type { Chart } from '../chart/chart';
 import { accountCount, accountsById } from '../chart/queries';
 import { childrenByPlace } from '../collections/children-by-place';
+import type { Element } from '../kinds/element';
 import { KIND_CODES, type KindCode } from '../kinds/kinds';
 import { usualPlan, type NumberPlan } from '../plan/number-plan';
 import { withAlike } from './alike';
-import { balanceAsPrinted, debitsPositive, type AmountSides } from './amount-sides';
+import { balanceAsPrinted, debitsPositive, type AmountSides, type Printed } from './amount-sides';
 import type { ImportEntry } from './entry';
-import { findKinds, type RowKind } from './import-kinds';
+import { findKinds, type KindRequest, type RowKind } from './import-kinds';
 import type { ImportPlan, ImportRow, ImportStatus, UnplacedBalance } from './import-plan';
 import type { ImportRequest } from './import-request';
 import { importRows } from './import-rows';
 import { workUntilSettled } from './import-work';
-import { listInPlaces } from './list-in-places';
+import { listInPlaces, type ListInPlaces } from './list-in-places';
 import { matchRows, type RowMatch } from './match-rows';
 import { monthOfTitles } from './month-of-amounts';
+import { toldByResults } from './told-by-results';
 import type { TreeRow } from './tree-row';
 import type { PlacedRow } from './work-request';
 
@@ -103,24 +105,50 @@ const unplacedOf = (leftOut: readonly ImportEntry[]): readonly UnplacedBalance[]
     balance === null || balance === 0 ? [] : [{ line, name, amount: balance, why: 'leftOut' }],
   );
 
-/** Rows with their amounts, debit positive now that kinds are known, and how they were meant. */
-const withAmounts = (
-  rows: readonly TreeRow[],
-  kinds: readonly RowKind[],
-  { said, heard }: { readonly said: boolean; readonly heard: AmountSides },
-): { readonly rows: readonly TreeRow[]; readonly sides: AmountSides } => {
-  const printed = rows.map(({ entry }, at) => ({
-    amount: entry.balance ?? 0,
-    kind: kinds[at]?.kind ?? KIND_CODES[0],
-  }));
-  const asPrinted = heard === 'usual' || (!said && balanceAsPrinted(printed));
-  if (!asPrinted) return { rows, sides: heard };
+/** Rows with their amounts, debit positive, and how they were meant. */
+interface Meant {
+  readonly rows: readonly TreeRow[];
+  readonly sides: AmountSides;
+}
+
+/** Rows whose amounts are as statements print them, debit positive now that kinds are known. */
+const asPrinted = (rows: readonly TreeRow[], printed: readonly Printed[]): Meant => {
   const amounts = debitsPositive(printed);
   const meant = rows.map((row, at) => {
     const { balance } = row.entry;
     return balance === null ? row : { ...row, entry: { ...row.entry, balance: amounts[at] ?? 0 } };
   });
   return { rows: meant, sides: 'usual' };
+};
+
+const printedOf = (rows: readonly TreeRow[], kinds: readonly RowKind[]): readonly Printed[] =>
+  rows.map(({ entry }, at) => ({
+    amount: entry.balance ?? 0,
+    kind: kinds[at]?.kind ?? KIND_CODES[0],
+  }));
+
+/**
+ * The kinds of rows and their amounts; where printed results show that a line was taken for the wrong side, all are found
+ * once more with that known. `said` is whether the user or the list says how amounts are meant.
+ */
+const kindsWithAmounts = (
+  { rows: listed, read, heard }: ListInPlaces,
+  request: KindRequest,
+  said: boolean,
+): Meant & { readonly kinds: readonly RowKind[] } => {
+  const kinds = findKinds(listed, request);
+  const printed = asPrinted(listed, printedOf(listed, kinds));
+  const told =
+    said && heard === 'debit'
+      ? new Map<number, Element>()
+      : toldByResults(printed.rows, kinds, read.totals);
+  if (told.size > 0) {
+    const under = new Map([...request.under, ...told]);
+    const again = findKinds(listed, { ...request, under, sides: 'usual' });
+    return { kinds: again, ...asPrinted(listed, printedOf(listed, again)) };
+  }
+  const isPrinted = heard === 'usual' || (!said && balanceAsPrinted(printedOf(listed, kinds)));
+  return { kinds, ...(isPrinted ? printed : { rows: listed, sides: heard }) };
 };
 
 /**
@@ -139,19 +167,19 @@ export const planImport = (chart: Chart, request: ImportRequest): ImportPlan => 
   const { matches, clashing } = matchRows(chart, listed, { ...request, leads });
   tell(DONE.matched);
   const accounts = accountsOf(chart, matches);
-  const kinds = findKinds(listed, {
-    ...request,
-    accounts,
-    plan,
-    under: inPlaces.under,
-    openings: read.yearEnds.openings,
-    sides: heard,
-    living: accountCount(chart) > 0,
-  });
-  const { rows, sides } = withAmounts(listed, kinds, {
-    said: request.sides != null || !read.columns.has('balance') || read.columns.has('side'),
-    heard,
-  });
+  const { kinds, rows, sides } = kindsWithAmounts(
+    inPlaces,
+    {
+      ...request,
+      accounts,
+      plan,
+      under: inPlaces.under,
+      yearEnds: read.yearEnds.kinds,
+      sides: heard,
+      living: accountCount(chart) > 0,
+    },
+    request.sides != null || !read.columns.has('balance') || read.columns.has('side'),
+  );
   const placed = placedRows(rows, kinds, { matches, order, newId: request.newId });
   tell(DONE.kinds);
   const asked = {

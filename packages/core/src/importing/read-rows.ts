@@ -302,7 +302,7 @@ export const readRows = (rows: readonly SourceRow[], request: RowRequest): RowsR
   const kept = all.filter((entry) => !isOut(entry));
   const results = resultLines(
     kept.filter(({ line }) => !sums.has(line)),
-    { totalled: kept.some(isSum) },
+    kept.filter(isSum),
   );
   const isResult = (entry: ImportEntry): boolean => isSum(entry) || results.has(entry);
   const yearEnds = yearEndsOf(kept, isResult);

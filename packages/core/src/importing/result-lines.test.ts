@@ -68,4 +68,25 @@ Net profit|27,779`),
       ),
     ).toEqual(['Net income', 'Reconciliation of funds', 'Total funds brought forward']);
   });
+
+  it('is what one sum is more than another, whatever is called as assets are between', () => {
+    expect(
+      totalsOf(`
+|£|£
+Service charges receivable||38,400
+Interest||212
+||38,612
+Insurance|6,120|
+Cleaning|4,940|
+Transfer to reserve fund|9,000|
+||20,060
+Surplus for the year||18,552`),
+    ).toContain('Surplus for the year');
+  });
+
+  it('is worked out where income stands first and nobody knows the names', () => {
+    expect(
+      totalsOf('|2026\nBrindle|12,755\nCrumhorn|4,850\nGubbins|3,505\nOdds|400\nNet profit|13,700'),
+    ).toEqual(['Net profit']);
+  });
 });

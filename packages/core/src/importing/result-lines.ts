@@ -131,7 +131,8 @@ const IN_PERCENT =
   /\b(?:margin|profit|mark-?up|sales|turnover|income) (?:\(?%\)?|per ?cent(?:age)?)$/;
 
 /** A title that leads nothing but results; common practice, no source. */
-const OF_RESULTS = /^reconciliation of |^movements? in (?:funds|reserves)$/;
+const OF_RESULTS =
+  /^reconciliation of |^movements? in (?:funds|reserves)$|^appropriations?(?: accounts?| of profits?)?$/;
 
 /** What only a statement with income and expenses has on its way to the outcome. */
 const ON_THE_WAY = /^(?:gross|operating) (?:profit|loss|margin|surplus)/;
@@ -145,6 +146,46 @@ const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportE
     return found.has('revenue') && found.has('expense');
   });
 };
+
+/** Whether a line is plainly of a balance sheet, which comes to a profit in the same way. */
+const isHeld = (entry: ImportEntry): boolean => {
+  const element = elementOfTitle(entry.name) ?? elementOfName(entry);
+  return element !== null && element !== 'revenue' && element !== 'expense';
+};
+
+/** Whether the first lines before an outcome, less all others, come to it: income first, as income statements have it. */
+const comesOut = (
+  outcome: ImportEntry,
+  entries: readonly ImportEntry[],
+  aside: ReadonlySet<ImportEntry>,
+): boolean => {
+  const before = entries.filter(
+    ({ line, balance }) => line < outcome.line && balance !== null && balance !== 0,
+  );
+  const amounts = before.filter((entry) => !aside.has(entry)).map(({ balance }) => balance ?? 0);
+  if (amounts.length < FEWEST_LINES || before.some(isHeld)) return false;
+  let profit = -amounts.reduce((sum, amount) => sum + amount, 0);
+  return amounts.slice(0, -1).some((amount) => {
+    profit += 2 * amount;
+    return profit === outcome.balance;
+  });
+};
+
+const isSpent = (entry: ImportEntry): boolean => elementOfName(entry) === 'expense';
+
+/** Whether an outcome is what one sum before it is more than another: all income less all that was spent. */
+const isDifference = ({ line, balance }: ImportEntry, sums: readonly ImportEntry[]): boolean => {
+  const before = sums
+    .filter((sum) => sum.line < line)
+    .slice(-LAST_SUMS)
+    .map((sum) => sum.balance ?? 0);
+  return before.some((one) => before.some((other) => other !== 0 && one - other === balance));
+};
+
+const LAST_SUMS = 12;
+
+/** Two lines may make a third by chance. */
+const FEWEST_LINES = 3;
 
 /** Nobody adds up more lines than these without a total between. */
 const REACH = 200;
@@ -185,6 +226,17 @@ const sectionTotals = (
 /** Whether a line is called as one that is worked out. */
 export const isResult = (name: string): boolean => RESULTS.has(lineKey(name)) || isOutcome(name);
 
+/** What an income statement comes to on its way and at its end, and whether the name says that it is a loss. */
+const PROFIT = /\b(?:profit|loss|surplus|deficit|income|earnings|margin|excess|deficiency)\b/;
+const LOSS = /^(?:net |gross |operating )?(?:loss|deficit|deficiency|shortfall)\b/;
+
+/** The profit that a line of results says, a loss below zero; `null` for any other line. */
+export const profitOf = ({ name, balance }: ImportEntry): Minor | null => {
+  const key = lineKey(name);
+  if (balance === null || balance === 0 || !isResult(name) || !PROFIT.test(key)) return null;
+  return LOSS.test(key) && !key.includes('/') ? -Math.abs(balance) : balance;
+};
+
 /** Whether a line is worked out from more than one section, so that what comes behind it belongs to none before. */
 const endsSections = (name: string): boolean => isResult(name) || BALANCES.has(lineKey(name));
 
@@ -202,12 +254,13 @@ export const endBetween = (
 /**
  * Which lines are worked out from others, as printed statements have them: “Gross profit”, “Net current assets”; what
  * the year comes to where the list has income and expenses. A line with a number of its own is an account, and so is
- * an outcome without an amount. `totalled` says whether the list has lines of totals.
+ * an outcome without an amount. `sums` are the list's lines of totals.
  */
 export const resultLines = (
   entries: readonly ImportEntry[],
-  { totalled }: { readonly totalled: boolean },
+  sums: readonly ImportEntry[],
 ): ReadonlySet<ImportEntry> => {
+  const totalled = sums.length > 0;
   const unnumbered = entries.filter(({ number, role }) => number === null && role === null);
   const outcomes = unnumbered.filter(({ name, balance }) => balance !== null && isOutcome(name));
   const results = unnumbered.filter(({ name, balance }) => {
@@ -217,7 +270,11 @@ export const resultLines = (
   });
   const percents = unnumbered.filter(({ name }) => IN_PERCENT.test(lineKey(name)));
   const aside = new Set([...outcomes, ...results]);
-  const isMadeUp = outcomes.length > 0 && makesUpYear(entries, aside);
+  const isMadeUp =
+    outcomes.length > 0 &&
+    (makesUpYear(entries, aside) ||
+      outcomes.some((outcome) => comesOut(outcome, entries, aside)) ||
+      (entries.some(isSpent) && outcomes.some((outcome) => isDifference(outcome, sums))));
   const known = new Set(isMadeUp ? aside : results);
   return new Set([...known, ...percents, ...sectionTotals(entries, known)]);
 };

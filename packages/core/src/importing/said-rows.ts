@@ -7,6 +7,9 @@ import type { TreeRow } from './tree-row';
 /** Names above a row are followed so far up. */
 const FOLLOWED = 3;
 
+/** What is taken off within a name is not what the account is: “Stands, net of depreciation”. */
+const NET_OF = /(?<=\S),?\s*\b(?:less|net of)\s+(?:accum|depr|amort|allow)\S*.*$/i;
+
 /** What a list says of each of its rows, with the names of what stands above it; amounts speak where debits are positive. */
 export const saidRows = (
   rows: readonly TreeRow[],
@@ -23,7 +26,7 @@ export const saidRows = (
     }
     const element = under.get(top);
     return {
-      name: entry.name,
+      name: entry.name.replace(NET_OF, ''),
       above: element === undefined ? above : [...above, element],
       type: made ? '' : [entry.type, entry.finerType].filter((one) => one !== null).join(' / '),
       number: made ? null : entry.number,

@@ -25,6 +25,16 @@ Palkat|300.00|310.00|290.00|900.00`),
     ).toEqual(['name', null, null, null, 'balance']);
   });
 
+  it('are for nothing themselves, however much a month looks like numbers of accounts', () => {
+    const uses = usesOf(`
+Item|Apr|May|Jun|Quarter
+Online shop|4120|3980|4655|12755
+Craft fairs|900|2210|1740|4850
+Refunds|-55|-20|-80|-155
+Yarn|1310|990|1205|3505`);
+    expect(uses).toEqual(['name', null, null, null, 'balance']);
+  });
+
   it('may be places, with digits in their names', () => {
     const rows = aList(`
 Rental summary 2025|14 Elm St|22 Oak Ave|Total

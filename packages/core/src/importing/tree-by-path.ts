@@ -8,9 +8,12 @@ import { unplacedRow, type TreeRow } from './tree-row';
 export const DASH = ' - ';
 const SEPARATORS = [':', '>', '\\', '|', '→', '»', '/', DASH] as const;
 
+/** A stroke between letters of an abbreviation parts nothing: “A/R”, “w/h”. */
+const STROKE = /(?<=[\p{L}\p{N})]{2}\s?)\/(?=\s?\p{L}{2})/u;
+
 const partsOf = (name: string, separator: string): readonly string[] =>
   name
-    .split(separator)
+    .split(separator === '/' ? STROKE : separator)
     .map(cleanName)
     .filter((part) => part !== '');
 

@@ -296,6 +296,32 @@ describe('the published national chart', () => {
   });
 });
 
+describe('strokes within names', () => {
+  it('are no path between the letters of an abbreviation', () => {
+    const plan = importOf(
+      emptyChart(),
+      aList('A/R - Patients\nA/P - Trade\nTaxes w/h\nBonds w/h\nFees'),
+    );
+    expect(plan.rows.map(({ entry, level }) => [entry.name, level])).toEqual([
+      ['A/R - Patients', 1],
+      ['A/P - Trade', 1],
+      ['Taxes w/h', 1],
+      ['Bonds w/h', 1],
+      ['Fees', 1],
+    ]);
+  });
+
+  it('part what stands below an account from its name', () => {
+    const plan = importOf(emptyChart(), aList('Office\nOffice/Phone\nOffice/Post\nRent'));
+    expect(plan.rows.map(({ entry, level }) => [entry.name, level])).toEqual([
+      ['Office', 1],
+      ['Phone', 2],
+      ['Post', 2],
+      ['Rent', 1],
+    ]);
+  });
+});
+
 describe('names that stand in steps, each level in a column of its own', () => {
   const STEPS = `
 Account|||Type|Balance

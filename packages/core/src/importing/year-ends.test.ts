@@ -83,6 +83,16 @@ Closing bank balance|6,500`);
     expect(lines.slice(-2).map(([, element]) => element)).toEqual(['equity', 'equity']);
   });
 
+  it.each(['Appropriation', 'Appropriation of profit', 'Reconciliation of funds'])(
+    'leads to no account where partners share it: %s',
+    (title) => {
+      const lines = linesOf(
+        `${YEAR}\nNet profit|3,600\n${title}|\nShare of profit - Ada|2,000\nShare of profit - Bo|1,600\n|3,600`,
+      );
+      expect(lines.slice(-5).map(([, element]) => element)).toEqual(Array(5).fill('sum'));
+    },
+  );
+
   it('is seen by what adds up alone: other lines behind a result are accounts', () => {
     const lines = linesOf(
       `${YEAR}\nSurplus for the year|3,600\nOpening balance|8,200\nBank account|9,999`,
@@ -102,6 +112,14 @@ Sales|90,000
 Best wishes
 Tilda`);
     expect(lines.map(([name]) => name)).toEqual(['Rent', 'Wages', 'Sales']);
+  });
+
+  it('is none in one line before account numbers, commas or not', () => {
+    const { rows } = importOf(
+      emptyChart(),
+      aList('Hi Jo - the chart| as I had it| Sam\n10 Bank\n20 Supplier\n40 Sales\n60 Rent'),
+    );
+    expect(rows.map(({ entry }) => entry.name)).toEqual(['Bank', 'Supplier', 'Sales', 'Rent']);
   });
 
   it('is not taken from a list of names alone', () => {

@@ -1,4 +1,5 @@
 import type { Element } from '../kinds/element';
+import type { KindCode } from '../kinds/kinds';
 import type { Minor } from '../money/minor';
 import type { ImportEntry } from './entry';
 import { isOutcome } from './result-lines';
@@ -10,12 +11,15 @@ const OPENING =
 /** Money in hand, which is an account where nothing else in the list has it. */
 const MONEY = /\b(?:bank|cash|balances?)\b/i;
 
+/** Where money is, which a name may say by itself. */
+const SAYS_WHERE = /\b(?:bank|cash)\b/i;
+
 /** What a year began with and ended with, behind what it comes to. */
 export interface YearEnds {
   /** Of which element such a line is, by the line of the file. */
   readonly elements: ReadonlyMap<number, Element>;
-  /** Those that it began with and that are called as money is, by the line of the file. */
-  readonly openings: ReadonlySet<number>;
+  /** Of which kind one is that is called as money is and says no more, by the line of the file. */
+  readonly kinds: ReadonlyMap<number, KindCode>;
   /** What it ended with, and what is left of it, where that only repeats what other lines come to. */
   readonly repeats: ReadonlySet<ImportEntry>;
 }
@@ -54,6 +58,18 @@ const reconciledBy = (
   return null;
 };
 
+/** How lists call who gets how much of a result; common practice, no source. */
+const SHARED = /\b(?:share|shares|appropriat\w*|allocat\w*|distribut\w*)\b/i;
+
+/** Lines behind a result that share all of it out, by their names and to the last cent. */
+const sharedOut = (lines: readonly ImportEntry[], at: number): readonly ImportEntry[] => {
+  const [result, ...behind] = lines.slice(at);
+  const end = behind.findIndex((line) => !isPlain(line) || !SHARED.test(line.name));
+  const shares = end < 0 ? behind : behind.slice(0, end);
+  const all = shares.reduce((total, { balance }) => total + (balance ?? 0), 0);
+  return shares.length > 1 && Math.abs(all) === Math.abs(result?.balance ?? 0) ? shares : [];
+};
+
 /** Whether lines before or behind come to an amount: a sum of theirs, or all behind together. */
 const isHeldElsewhere = (
   { balance }: ImportEntry,
@@ -72,7 +88,8 @@ const LEFT =
 
 /**
  * Finds what a year began with and ended with where a statement reconciles them with what the year comes to: “Surplus”,
- * “Bank balance at 1 April”, “Bank balance at 31 March”; and what is left once drawings are taken off. What it began with
+ * “Bank balance at 1 April”, “Bank balance at 31 March”; and what is left once drawings are taken off; what partners share adds
+ * nothing. What it began with
  * is equity, for the list has its surplus by itself; the money that it ended with is an asset, unless other lines hold it.
  * `isWorkedOut` tells results and sums.
  */
@@ -81,14 +98,14 @@ export const yearEndsOf = (
   isWorkedOut: (entry: ImportEntry) => boolean,
 ): YearEnds => {
   const elements = new Map<number, Element>();
-  const openings = new Set<number>();
+  const kinds = new Map<number, KindCode>();
   const repeats = new Set<ImportEntry>();
   const reconcile = ({ between, closing }: Reconciled, behind: readonly ImportEntry[]): void => {
     const opening =
       between.length === 1 ? between.find(({ name }) => OPENING.test(name)) : undefined;
     if (opening !== undefined) {
       elements.set(opening.line, 'equity');
-      if (MONEY.test(opening.name)) openings.add(opening.line);
+      if (MONEY.test(opening.name)) kinds.set(opening.line, 'openingBalanceEquity');
     }
     if (isWorkedOut(closing)) return;
     const others = lines.filter((one) => one !== closing);
@@ -97,12 +114,16 @@ export const yearEndsOf = (
       MONEY.test(closing.name) &&
       !isHeldElsewhere(closing, others, { behind, sums: isWorkedOut });
     if (holds) elements.set(closing.line, 'asset');
-    else if (opening !== undefined || LEFT.test(closing.name)) repeats.add(closing);
+    if (holds && !SAYS_WHERE.test(closing.name)) kinds.set(closing.line, 'bank');
+    if (holds) return;
+    if (opening !== undefined || LEFT.test(closing.name)) repeats.add(closing);
   };
-  lines.forEach((line, at) => {
-    const found =
-      isWorkedOut(line) && isOutcome(line.name) ? reconciledBy(lines, at, isWorkedOut) : null;
-    if (found !== null) reconcile(found, lines.slice(lines.indexOf(found.closing) + 1));
+  const held = lines.filter((line) => line.balance !== null);
+  held.forEach((line, at) => {
+    if (!isWorkedOut(line) || !isOutcome(line.name)) return;
+    for (const share of sharedOut(held, at)) repeats.add(share);
+    const found = reconciledBy(held, at, isWorkedOut);
+    if (found !== null) reconcile(found, held.slice(held.indexOf(found.closing) + 1));
   });
-  return { elements, openings, repeats };
+  return { elements, kinds, repeats };
 };

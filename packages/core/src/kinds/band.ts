@@ -34,6 +34,14 @@ const STATEMENTS = new Set([
 const OWNERS =
   /\b(?:total )?(?:stock|share)?(?:owner|holder|member|partner|proprietor)(?:['’]?s|s['’])['’]? (?=equity$)/;
 
+/** What stands for equity beside other elements: “Liabilities and net assets”. */
+const BESIDE_OTHERS: ReadonlyMap<string, Element> = new Map(
+  ['net assets', 'fund balance', 'fund balances', 'funds', 'capital', 'reserves'].map((words) => [
+    words,
+    'equity',
+  ]),
+);
+
 /** Whether a line names a statement, or several elements: “Liabilities and equity”, “Income / expenditure”. */
 export const isMixedBand = (name: string): boolean => {
   const key = nameKey(name);
@@ -42,6 +50,6 @@ export const isMixedBand = (name: string): boolean => {
     .replace(/^other /, '')
     .replace(OWNERS, '')
     .split(/\s*[/&,]\s*|\s+and\s+/)
-    .map(bandOf);
+    .map((part) => bandOf(part) ?? BESIDE_OTHERS.get(part) ?? null);
   return parts.length > 1 && !parts.includes(null) && new Set(parts).size > 1;
 };

@@ -26,7 +26,8 @@ const PERCENT = /^\(?[-−]?\d+(?:[.,]\d+)?\s*%\)?$/;
 export const isPlainlyAmount = (text: string): boolean =>
   AMOUNT.test(text) && (/\d[,.'’]\d/.test(text) || /[()\p{Sc}]/u.test(text));
 
-const isAmount = (text: string): boolean => AMOUNT.test(text) || NOTHING.test(text);
+/** Whether a word is an amount, or the dash for none. */
+export const isAmountWord = (text: string): boolean => AMOUNT.test(text) || NOTHING.test(text);
 
 /** Where a note of the print says more: “(Note 3)”, “(see notes 2 and 5)”. */
 const NOTED = /\(\s*(?:see )?notes? \d+[a-z]?(?:(?:,| and| &|-) ?\d+[a-z]?)*\s*\)/gi;
@@ -71,9 +72,9 @@ export const printedLine = (text: string): PrintedLine => {
   const words = wordsIn(line);
   let from = words.length;
   const belongs = (word: string): boolean =>
-    isAmount(word) || CURRENCY_SIGN.test(word) || PERCENT.test(word);
+    isAmountWord(word) || CURRENCY_SIGN.test(word) || PERCENT.test(word);
   while (from > 0 && belongs(words[from - 1]?.text ?? '')) from -= 1;
-  const amounts = words.slice(from).filter(({ text: word }) => isAmount(word));
+  const amounts = words.slice(from).filter(({ text: word }) => isAmountWord(word));
   const name = withoutLeaders(line.slice(0, words[from - 1]?.end ?? 0));
   const gap = amounts.length === 0 ? 0 : (words[from]?.start ?? 0) - name.length;
   return { name, amounts, gap };

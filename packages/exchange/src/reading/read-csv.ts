@@ -20,6 +20,12 @@ const separatorFor = (text: string): string => {
   return scored.reduce((a, b) => (b.score > a.score ? b : a)).separator;
 };
 
+/** The line between headings and rows of a table in plain text: “|----|:---:|”. */
+const isRuled = (row: readonly string[]): boolean => {
+  const filled = row.map((cell) => cell.trim()).filter((cell) => cell !== '');
+  return filled.length > 1 && filled.every((cell) => /^:?[-=]{2,}:?$/.test(cell));
+};
+
 /**
  * Reads delimited text in any common dialect: comma, semicolon, tab or bar, with or without quotes. A
  * spreadsheet's own first line (`sep=;`) is obeyed. Source: RFC 4180. Refuses unclosedQuote.
@@ -31,6 +37,6 @@ export const readCsv = (whole: string): { readonly sheet: Sheet; readonly separa
   const { data, errors } = Papa.parse<string[]>(text, { delimiter: separator });
   const unclosed = errors.find(({ code }) => code === 'MissingQuotes');
   if (unclosed !== undefined) unreadable({ code: 'unclosedQuote', line: (unclosed.row ?? 0) + 1 });
-  const rows = data.map((row) => row.map(asWritten));
+  const rows = data.map((row) => (isRuled(row) ? [] : row.map(asWritten)));
   return { sheet: sheetOf('', rows), separator };
 };

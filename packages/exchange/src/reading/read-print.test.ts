@@ -319,6 +319,60 @@ Hall lettings                           4,410            -         4,410        
   });
 });
 
+describe('what stands before the names of a print', () => {
+  const BOTH_SIDES = `
+2025                                       2026
+  £                                          £
+        INCOME
+ 1,840  Plot rents                      1,912.00
+   212  Seed shop                         240.50
+     -  Donations                         125.00
+ -----                                  --------
+ 2,052                                  2,277.50
+    94  Printing and post                  88.75`;
+
+  it('is last year, and goes behind this one', async () => {
+    expect(await linesOf(BOTH_SIDES)).toEqual([
+      '|2026|2025',
+      '|£|£',
+      '        INCOME',
+      '        Plot rents|1,912.00|1,840',
+      '        Seed shop|240.50|212',
+      '        Donations|125.00|-',
+      '|2,277.50|2,052',
+      '        Printing and post|88.75|94',
+    ]);
+  });
+
+  it('is a number where it is as long as the others', async () => {
+    const lines = await linesOf(
+      '1001  Bank  22,410.07\n1100  Debtors  6,804.55\n1200  Stock  4,410.00',
+    );
+    expect(lines).toEqual([
+      '1001  Bank|22,410.07',
+      '1100  Debtors|6,804.55',
+      '1200  Stock|4,410.00',
+    ]);
+  });
+
+  it('may be creditors, of which the next line says when they are due', async () => {
+    expect(
+      await linesOf(`
+Debtors                               3,406
+Cash at bank                         12,771
+CREDITORS
+Amounts falling due within one year  (9,815)
+Creditors:
+Amounts falling due after one year  (15,000)`),
+    ).toEqual([
+      'Debtors|3,406',
+      'Cash at bank|12,771',
+      'Creditors: Amounts falling due within one year|(9,815)',
+      'Creditors: Amounts falling due after one year|(15,000)',
+    ]);
+  });
+});
+
 describe('any print', () => {
   const amount = fc.integer({ min: 1, max: 9_999_999 }).map((cents) => {
     const [whole = '', fraction = ''] = (cents / 100).toFixed(2).split('.');

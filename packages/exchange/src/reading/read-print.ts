@@ -7,6 +7,7 @@ import {
   type PrintedText,
 } from './print-columns';
 import { headingsOn, isDated, isPeriod } from './print-headings';
+import { withLeftBehind } from './print-left';
 import { withNetAlone } from './print-net';
 import { isPlainlyAmount, printedLine, type PrintedLine } from './print-line';
 import { sheetOf, type Sheet } from './sheet';
@@ -101,9 +102,25 @@ const withTitles = (lines: readonly PrintedText[]): readonly PrintedText[] => {
   );
 };
 
+/** When creditors are due, which company accounts print below them. */
+const DUE = /^\s*amounts falling due\b/i;
+const CREDITORS = /^\s*creditors\s*[:;,-]?$/i;
 const SMALL = /^\s*\p{Ll}/u;
 /** Where most begin with a small letter, all names are written so. */
 const FEW = 0.5;
+
+const named = (one: PrintedText, name: string): PrintedText => ({
+  ...one,
+  line: { ...one.line, name },
+});
+
+const isDue = (one: PrintedText | undefined, next: PrintedText | undefined): boolean =>
+  one !== undefined &&
+  next !== undefined &&
+  CREDITORS.test(one.line.name) &&
+  one.line.amounts.length === 0 &&
+  next.line.amounts.length > 0 &&
+  DUE.test(next.line.name);
 
 /** A name that goes on in the next line, which begins with a small letter and has the amounts. */
 const withWrappedNames = (lines: readonly PrintedText[]): readonly PrintedText[] => {
@@ -118,10 +135,10 @@ const withWrappedNames = (lines: readonly PrintedText[]): readonly PrintedText[]
     one.line.amounts.length === 0;
   return lines.map((one, at) => {
     const [before, next] = [lines[at - 1], lines[at + 1]];
-    if (begins(one) && goesOn(next)) return whole('');
+    if (begins(one) && (goesOn(next) || isDue(one, next))) return whole('');
+    if (isDue(before, one)) return named(one, `Creditors: ${one.line.name.trim()}`);
     if (!goesOn(one) || before === undefined || !begins(before)) return one;
-    const name = `${before.line.name} ${one.line.name.trimStart()}`;
-    return { ...one, line: { ...one.line, name } };
+    return named(one, `${before.line.name} ${one.line.name.trimStart()}`);
   });
 };
 
@@ -159,7 +176,7 @@ const cellsOf = (
 export const readPrint = (printed: string): Sheet | null => {
   const all = printed.split(/\r?\n/);
   if (all.some((line) => line.length > LONGEST || line.includes('\t'))) return null;
-  const lines = withSidesBehind(withGroups(all)).map((line) =>
+  const lines = withLeftBehind(withSidesBehind(withGroups(all))).map((line) =>
     PAGE.test(line) || RULES.test(line) ? '' : line,
   );
   if (!isPrint(lines.filter(isFilled).slice(0, SAMPLE))) return null;

@@ -133,6 +133,13 @@ describe('delimited text', () => {
     expect(reading).toMatchObject({ file: { sheets: [{ rows: [{ line: 1 }, { line: 4 }] }] } });
   });
 
+  it('may be a table in plain text, with a line between headings and rows', async () => {
+    const text =
+      '| No | Account | Balance |\n|----|:-------:|--------:|\n| 1000 | Bank | 4,120.55 |\n';
+    const read = await readFile(new TextEncoder().encode(text));
+    expect(read.ok && read.file.sheets[0]?.rows.map(({ line }) => line)).toEqual([1, 3]);
+  });
+
   it('may be cut short: a row with fewer cells has empty ones', async () => {
     expect(await cellsOf(utf8('Number,Name,Type\n1000\n1010,Bank'))).toEqual([
       ['Number', 'Name', 'Type'],

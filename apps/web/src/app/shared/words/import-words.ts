@@ -154,8 +154,8 @@ export const kindReasonWords = (reason: KindReason): string => {
       return $localize`your choice`;
     case 'account':
       return $localize`as it is`;
-    case 'opening':
-      return $localize`what the year began with, by what it came to`;
+    case 'yearEnd':
+      return $localize`what the year began or ended with, by what it came to`;
     case 'taught':
       return $localize`as your practice has it`;
     default:

@@ -1,0 +1,90 @@
+import { elementOf, isContra } from '../kinds/kinds';
+import type { Element } from '../kinds/element';
+import type { Minor } from '../money/minor';
+import type { ImportEntry } from './entry';
+import type { RowKind } from './import-kinds';
+import { profitOf } from './result-lines';
+import type { TreeRow } from './tree-row';
+
+/** Surer kinds than this are not doubted for a sum. */
+const SURE = 0.9;
+/** Of more lines in doubt some come to anything. */
+const MOST_IN_DOUBT = 12;
+const MOST_WRONG = 3;
+
+/** A line of a statement on its way to a result, by its place among the rows. */
+interface Line {
+  readonly at: number;
+  readonly line: number;
+  readonly element: Element;
+  /** What it adds to the profit. */
+  readonly adds: Minor;
+  readonly isDoubtful: boolean;
+}
+
+const linesOf = (rows: readonly TreeRow[], kinds: readonly RowKind[]): readonly Line[] => {
+  const leaders = new Set(rows.map(({ parent }) => parent));
+  return rows.flatMap(({ entry, parent }, at): Line[] => {
+    const kind = kinds[at];
+    const element = kind === undefined ? null : elementOf(kind.kind);
+    const counts = element === 'revenue' || element === 'expense';
+    if (kind === undefined || !counts || (entry.balance ?? 0) === 0) return [];
+    const alone = parent === null && !leaders.has(at) && !isContra(kind.kind);
+    const isDoubtful = alone && !kind.stated && kind.confidence < SURE;
+    return [{ at, line: entry.line, element, adds: -(entry.balance ?? 0), isDoubtful }];
+  });
+};
+
+/** The sets of so many of some lines. */
+const setsOf = (lines: readonly Line[], count: number): readonly (readonly Line[])[] =>
+  count === 0
+    ? [[]]
+    : lines.flatMap((line, at) =>
+        setsOf(lines.slice(at + 1), count - 1).map((others) => [line, ...others]),
+      );
+
+/** The fewest lines that, taken for the other side, make up for what is apart; none where others would do as well. */
+const turnedOver = (doubtful: readonly Line[], apart: Minor): readonly Line[] => {
+  if (apart === 0 || doubtful.length > MOST_IN_DOUBT) return [];
+  for (let count = 1; count <= MOST_WRONG; count += 1) {
+    const [found, ...others] = setsOf(doubtful, count).filter(
+      (lines) => -2 * lines.reduce((sum, { adds }) => sum + adds, 0) === apart,
+    );
+    if (found !== undefined) return others.length === 0 ? found : [];
+  }
+  return [];
+};
+
+const otherOf = (element: Element): Element => (element === 'revenue' ? 'expense' : 'revenue');
+
+/**
+ * Lines that a printed result shows to be on the other side than they were taken for: what stands before “Gross profit” or
+ * “Net profit” comes to it only if one line in doubt, or a few, are income instead of expenses, or the other way round.
+ * @param rows   the rows, amounts debit positive
+ * @param totals lines that are worked out
+ * @returns the elements of such lines, and of all others in doubt that a result bears out, by place among the rows; none
+ *   where every line was taken for its own side
+ */
+export const toldByResults = (
+  rows: readonly TreeRow[],
+  kinds: readonly RowKind[],
+  totals: readonly ImportEntry[],
+): ReadonlyMap<number, Element> => {
+  let lines = linesOf(rows, kinds);
+  const told = new Map<number, Element>();
+  const turned = new Set<number>();
+  for (const total of totals) {
+    const profit = profitOf(total);
+    if (profit === null) continue;
+    const before = lines.filter(({ line }) => line < total.line);
+    const doubtful = before.filter(({ isDoubtful }) => isDoubtful);
+    const apart = profit - before.reduce((sum, { adds }) => sum + adds, 0);
+    const wrong = new Set(turnedOver(doubtful, apart));
+    if (apart !== 0 && wrong.size === 0) continue;
+    for (const { at } of wrong) turned.add(at);
+    lines = lines.map((line) => (wrong.has(line) ? { ...line, adds: -line.adds } : line));
+    for (const { at, element } of doubtful)
+      told.set(at, turned.has(at) ? otherOf(element) : element);
+  }
+  return turned.size > 0 ? told : new Map();
+};
