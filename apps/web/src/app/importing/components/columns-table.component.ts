@@ -125,7 +125,8 @@ export class ColumnsTableComponent {
       const shown = this.rows().filter(({ before, headings }) => !before && !headings);
       const texts = shown.map(({ cells }) => (cells[column] ?? '').trim());
       const held = texts.filter((text) => text !== '' && !/^[-–—]$/.test(text));
-      return held.length > 0 && held.every(isAmount);
+      // A currency may stand over them.
+      return held.filter(isAmount).length > held.length / 2;
     }),
   );
 

@@ -78,7 +78,7 @@ export const COLUMN_USE_WORDS: Readonly<Record<ColumnUse, string>> = {
   innerBalance: $localize`Balance (set in)`,
   debit: $localize`Debit`,
   credit: $localize`Credit`,
-  side: $localize`Debit or credit, in words`,
+  side: $localize`Side, debit or credit`,
   budget: $localize`Yearly budget`,
 };
 
