@@ -1,6 +1,6 @@
 import type { AccountId } from '../chart/account';
 import type { Chart, ChartNode } from '../chart/chart';
-import { accountOf, eachNode } from '../chart/queries';
+import { eachNode } from '../chart/queries';
 import { fitNumbers } from '../numbering/fit';
 import { inferPlan } from '../numbering/infer-plan';
 import { planProblems, usualPlan, type NumberPlan } from '../plan/number-plan';
@@ -58,9 +58,9 @@ const numberBefore = (node: ChartNode, taken: ReadonlySet<string>): string | nul
  * the plan, for its sub-accounts have taken its block, it gets the nearest free one before them.
  */
 const fitted = (chart: Chart, plan: NumberPlan, added: readonly AccountId[]): NewNumbers => {
-  const movable = new Set(added.filter((id) => accountOf(chart, id)?.number === null));
-  if (movable.size === 0) return { plan, numbers: new Map(), problems: new Map() };
   const nodes = new Map([...eachNode(chart.roots)].map((node) => [node.account.id, node]));
+  const movable = new Set(added.filter((id) => nodes.get(id)?.account.number === null));
+  if (movable.size === 0) return { plan, numbers: new Map(), problems: new Map() };
   const fit = fitNumbers(chart, { plan, movable, keep: true });
   const why = new Map(fit.unplaced.map((one) => [one.id, one.why]));
   const taken = new Set([...nodes.values()].flatMap(({ account }) => account.number ?? []));

@@ -183,6 +183,8 @@ const isDifference = ({ line, balance }: ImportEntry, sums: readonly ImportEntry
 };
 
 const LAST_SUMS = 12;
+/** A print has no more outcomes than these; a list made to have more takes no longer. */
+const ASKED = 40;
 
 /** Two lines may make a third by chance. */
 const FEWEST_LINES = 3;
@@ -270,11 +272,12 @@ export const resultLines = (
   });
   const percents = unnumbered.filter(({ name }) => IN_PERCENT.test(lineKey(name)));
   const aside = new Set([...outcomes, ...results]);
+  const asked = outcomes.slice(0, ASKED);
   const isMadeUp =
     outcomes.length > 0 &&
     (makesUpYear(entries, aside) ||
-      outcomes.some((outcome) => comesOut(outcome, entries, aside)) ||
-      (entries.some(isSpent) && outcomes.some((outcome) => isDifference(outcome, sums))));
+      asked.some((outcome) => comesOut(outcome, entries, aside)) ||
+      (entries.some(isSpent) && asked.some((outcome) => isDifference(outcome, sums))));
   const known = new Set(isMadeUp ? aside : results);
   return new Set([...known, ...percents, ...sectionTotals(entries, known)]);
 };

@@ -11,6 +11,8 @@ const SURE = 0.9;
 /** Of more lines in doubt some come to anything. */
 const MOST_IN_DOUBT = 12;
 const MOST_WRONG = 3;
+/** A print has no more results than these; a list made to have more takes no longer. */
+const RESULTS = 40;
 
 /** A line of a statement on its way to a result, by its place among the rows. */
 interface Line {
@@ -73,10 +75,9 @@ export const toldByResults = (
   let lines = linesOf(rows, kinds);
   const told = new Map<number, Element>();
   const turned = new Set<number>();
-  for (const total of totals) {
-    const profit = profitOf(total);
-    if (profit === null) continue;
-    const before = lines.filter(({ line }) => line < total.line);
+  const results = totals.map((total) => ({ line: total.line, profit: profitOf(total) ?? 0 }));
+  for (const { line: end, profit } of results.filter((one) => one.profit !== 0).slice(0, RESULTS)) {
+    const before = lines.filter(({ line }) => line < end);
     const doubtful = before.filter(({ isDoubtful }) => isDoubtful);
     const apart = profit - before.reduce((sum, { adds }) => sum + adds, 0);
     const wrong = new Set(turnedOver(doubtful, apart));

@@ -61,9 +61,12 @@ const reconciledBy = (
 /** How lists call who gets how much of a result; common practice, no source. */
 const SHARED = /\b(?:share|shares|appropriat\w*|allocat\w*|distribut\w*)\b/i;
 
+/** A print names no more partners than these. */
+const MOST_SHARES = 40;
+
 /** Lines behind a result that share all of it out, by their names and to the last cent. */
 const sharedOut = (lines: readonly ImportEntry[], at: number): readonly ImportEntry[] => {
-  const [result, ...behind] = lines.slice(at);
+  const [result, ...behind] = lines.slice(at, at + MOST_SHARES);
   const end = behind.findIndex((line) => !isPlain(line) || !SHARED.test(line.name));
   const shares = end < 0 ? behind : behind.slice(0, end);
   const all = shares.reduce((total, { balance }) => total + (balance ?? 0), 0);
