@@ -56,8 +56,10 @@ export class FindingsEngine {
     },
     ({ clientId, number }) => this.api.ask('revisionChart', { clientId, number }),
   );
-  /** The fix whose effect is looked at. */
-  readonly trial = signal<Trial | null>(null);
+  /** The fix whose effect is looked at; the same one again, as each answer of the worker has it anew, is no other. */
+  readonly trial = signal<Trial | null>(null, {
+    equal: (one, other) => one?.key === other?.key && one?.fix === other?.fix,
+  });
   readonly result = signal<FindingsResult | null>(null);
   private readonly told = signal(0);
   /** Whether the chart went on since what was found last: that is of the chart before. */
