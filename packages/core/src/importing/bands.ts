@@ -123,6 +123,4 @@ const liftFromList = (rows: readonly TreeRow[], ends: readonly number[]): BandsL
  * of that element. `ends` are the lines of the file at which all before them ends.
  */
 export const liftBands = (rows: readonly TreeRow[], ends: readonly number[]): BandsLifted =>
-  rows.some(({ stated, parent }) => stated || parent !== null)
-    ? liftFromTree(rows)
-    : liftFromList(rows, ends);
+  rows.some(({ parent }) => parent !== null) ? liftFromTree(rows) : liftFromList(rows, ends);

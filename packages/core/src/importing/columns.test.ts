@@ -132,6 +132,34 @@ describe('a list with what was, what moved and what is left', () => {
   });
 });
 
+describe('columns that say less than their headings', () => {
+  it('name groups where each name stands several times, and another column has it once', () => {
+    const { uses } = recognizeColumns(
+      aList(`
+Type|Account|Detail|Balance
+Asset|Cash|Operating account|18250.40
+Asset|Cash|Savings|40000.00
+Asset|Fixed|Museum cases|61000.00
+Asset|Fixed|Less depreciation|-24400.00
+Liability|Payables|Suppliers|-4120.75
+Liability|Payables|Wages owing|-2310.00`),
+    );
+    expect(uses).toEqual(['type', 'finerType', 'name', 'balance']);
+  });
+
+  it('count lines through, and are no numbers of accounts', () => {
+    const { uses } = recognizeColumns(
+      aList(`
+Line|Description|Amount
+1|Room nights|212400
+2|Weddings|64000
+3|Total revenue|276400
+4|Laundry|9720`),
+    );
+    expect(uses).toEqual([null, 'name', 'balance']);
+  });
+});
+
 describe('columns of amounts that share amounts', () => {
   it('are no parents of one another: what was moved, and what is left of it', () => {
     const { uses } = recognizeColumns(

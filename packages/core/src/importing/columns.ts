@@ -18,11 +18,20 @@ interface Candidate {
   readonly score: number;
 }
 
+/** Where fewer of its texts differ than this a column names groups; from the other on it names each. */
+const GROUPS = 0.85;
+const SINGLE = 0.95;
+
 /** The least that content alone must say for a column to be used. */
 const SURE_ENOUGH = 0.45;
 
+/** What stands over lines that are only counted through. */
+const COUNTED =
+  /^(?:line|row|lfd|seq|sort|sort order|sequence|s\/?n|sr)(?:\.? ?(?:no|nr|number|#))?\.?$/i;
+
 /** What a heading names; of several periods only the latest, whose rank is `latest`, has the amounts. */
 const namedUse = (heading: string, latest: number): ReturnType<typeof useOfHeading> | 'none' => {
+  if (COUNTED.test(heading.trim())) return 'none';
   const named = useOfHeading(heading);
   const period = named === null ? periodHeading(heading) : null;
   if (period === null) return named;
@@ -118,6 +127,19 @@ const usesBySums = (columns: readonly HeadedColumn[]): BySums => {
   };
 };
 
+/** A column that says a name again and again names groups; the names are in the one that says each once. */
+const namesApart = (
+  uses: readonly (ColumnUse | null)[],
+  seen: readonly Seen[],
+): readonly (ColumnUse | null)[] => {
+  const spread = (column: number): number =>
+    (seen[column]?.distinct ?? 0) / Math.max(1, seen[column]?.texts.length ?? 0);
+  const [name, finer] = [uses.indexOf('name'), uses.indexOf('finerType')];
+  const swaps = name >= 0 && finer >= 0 && spread(name) < GROUPS && spread(finer) > SINGLE;
+  if (!swaps || (seen[finer]?.texts.length ?? 0) < (seen[name]?.texts.length ?? 0)) return uses;
+  return uses.map((use, at) => (at === name ? 'finerType' : at === finer ? 'name' : use));
+};
+
 /** A number and a name in one column need no further column for either. */
 const settled = (uses: readonly (ColumnUse | null)[]): readonly (ColumnUse | null)[] => {
   const has = (use: ColumnUse): boolean => uses.includes(use);
@@ -160,5 +182,5 @@ export const recognizeColumns = (rows: readonly SourceRow[]): ColumnReading => {
   );
   const held = [...bySums.known, ...candidates.filter(bySums.others)];
   const uses = assigned(closingAlone(held, headings), width);
-  return { headingLine: head?.line ?? null, headings, uses: settled(uses) };
+  return { headingLine: head?.line ?? null, headings, uses: settled(namesApart(uses, seen)) };
 };

@@ -14,6 +14,9 @@ describe('the month of the balances of a list', () => {
     ['Year ended 30 June 2026', '2026-06'],
     ['Jan - Mar 2026', '2026-03'],
     ['Dec 25', '2025-12'],
+    ['FY25', '2025-12'],
+    ['2024/25', '2025-12'],
+    ['24-25', '2025-12'],
     ['31/10/2026', '2026-10'],
     ['2026-09-30', '2026-09'],
   ])('is the last one that stands over them: %s', (heading, month) => {

@@ -35,8 +35,18 @@ const shortYear = (words: readonly string[]): string | null => {
   return lastMonth(words) > 0 && /^\d\d$/.test(last) ? `20${last}` : null;
 };
 
+/** The later year of two that follow one another, “2025/26” or “25/26”, or one of two digits that is said to be fiscal: “FY26”. */
+const fiscalYear = (words: readonly string[]): string | null => {
+  const [last, before] = [words.at(-1) ?? '', words.at(-2) ?? ''];
+  const [, digits = ''] = /^(?:fy)?(\d\d)$/.exec(last) ?? [];
+  if (digits === '') return null;
+  const follows = (Number(before.slice(-2)) + 1) % 100 === Number(digits);
+  const spans = follows && /^(?:fy)?(?:(?:19|20)\d\d|\d\d)$/.test(before);
+  return last.startsWith('fy') || before === 'fy' || spans ? `20${digits}` : null;
+};
+
 const isYear = (word: string): boolean => /^(?:fy)?(?:19|20)\d\d$/.test(word);
-const isPartOfDate = (word: string): boolean => /^\d{1,2}(?:st|nd|rd|th)?$/.test(word);
+const isPartOfDate = (word: string): boolean => /^(?:fy)?\d{1,2}(?:st|nd|rd|th)?$/.test(word);
 
 /** The heading of a column of amounts that names no more than their period or currency. */
 export interface PeriodHeading {
@@ -61,7 +71,7 @@ export const periodHeading = (heading: string): PeriodHeading | null => {
   const plain = words.join(' ');
   if (THIS_YEAR.test(plain)) return undated(2);
   if (LAST_YEAR.test(plain)) return undated(1);
-  const years = [...words, shortYear(words) ?? ''].filter(isYear);
+  const years = [...words, fiscalYear(words) ?? shortYear(words) ?? ''].filter(isYear);
   const known = words.every((word) => isYear(word) || isPartOfDate(word) || BESIDE.has(word));
   if (years.length === 0 || !known) return null;
   const year = Math.max(...years.map((word) => Number(word.replace('fy', ''))));

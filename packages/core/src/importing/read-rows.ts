@@ -6,7 +6,7 @@ import { decimalSignOf, isBeyondCounting, readListedAmount, type DecimalSign } f
 import { bodyRows } from './body-rows';
 import type { CellProblem, ImportEntry, Mended } from './entry';
 import { CURRENCY } from './period-headings';
-import { resultLines } from './result-lines';
+import { elementOfName, resultLines } from './result-lines';
 import { sideOfText, withSidesSaid } from './sides-in-column';
 import { readSetIn, type PrintLine } from './set-in';
 import type { ColumnReading, ColumnUse, SourceRow } from './source';
@@ -261,6 +261,13 @@ const asListed = (rows: readonly RowRead[]): EntriesRead => ({
   sums: new Set(),
 });
 
+/** What is taken off a sale because it was spent for it needs no minus: it stands on its own side. */
+const isCostOf = (entry: ImportEntry, before: ImportEntry | undefined): boolean => {
+  const name = entry.name.replace(/^less\b:?\s*/i, '');
+  const isCost = elementOfName({ ...entry, name }) === 'expense';
+  return isCost && before !== undefined && elementOfName(before) === 'revenue';
+};
+
 /** Where details are set in, what is taken off has a minus, and a line without a name is what others come to. */
 const withSetIn = (rows: readonly RowRead[]): EntriesRead => {
   const { totals, takenOff } = readSetIn(rows.map(({ line }) => line));
@@ -268,7 +275,7 @@ const withSetIn = (rows: readonly RowRead[]): EntriesRead => {
     number === null && role === null && (name === '' || totals.has(at));
   return {
     read: rows.map(({ entry }, at) =>
-      takenOff.has(at) && entry.balance !== null
+      takenOff.has(at) && entry.balance !== null && !isCostOf(entry, rows[at - 1]?.entry)
         ? { ...entry, balance: negate(entry.balance) }
         : entry,
     ),

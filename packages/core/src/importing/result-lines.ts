@@ -113,7 +113,8 @@ const lineKey = (name: string): string =>
 /** From this confidence on a name tells its element. */
 const CLEAR = 0.6;
 
-const elementOfName = ({ name }: ImportEntry): Element | null => {
+/** The element that a name clearly tells; `null` for none. */
+export const elementOfName = ({ name }: ImportEntry): Element | null => {
   const [guess] = inferKinds({ name });
   const clear = guess !== undefined && guess.confidence >= CLEAR && guess.reason.type === 'words';
   return clear ? elementOf(guess.kind) : null;

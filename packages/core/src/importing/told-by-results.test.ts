@@ -53,6 +53,21 @@ Net loss for the year|10,000`);
     expect(profit).toBe(6_000_000);
   });
 
+  it('have what is taken off a sale beside it, however far it is set in', () => {
+    const elements = elementsOf(`
+|2026
+Lessons|64,310
+Shop sales|9,420
+  less cost of shop goods|5,110
+Instructors|38,200
+Insurance|3,340
+Profit for the season|27,080`);
+    expect(elements).toMatchObject({
+      'Shop sales': 'revenue',
+      'less cost of shop goods': 'expense',
+    });
+  });
+
   it('may be two together', () => {
     const elements = elementsOf(`
 |2026
@@ -88,5 +103,23 @@ Brindle||148,000
 Rent|12,000|
 Bank|136,000|`);
     expect(rows.map(({ entry }) => entry.balance)).toEqual([-14800000, 1200000, 13600000]);
+  });
+});
+
+describe('a cost that is taken off its sale in an inner column', () => {
+  it('stands on its own side, and the whole makes the printed profit', () => {
+    const plan = planOf(`
+|£|£
+Lessons||64,310
+Shop sales|9,420|
+less cost of shop goods|5,110|4,310
+||68,620
+EXPENSES||
+Instructors|38,200|
+Insurance|3,340|41,540
+PROFIT FOR THE SEASON||27,080`);
+    const balances = new Map(plan.rows.map(({ entry }) => [entry.name, entry.balance]));
+    expect(balances.get('less cost of shop goods')).toBe(511000);
+    expect(plan.balances.reduce((all, { amount }) => all - amount, 0)).toBe(2708000);
   });
 });

@@ -2,6 +2,10 @@ import { nameKey } from '../text/name-key';
 import type { ImportEntry } from './entry';
 import { unplacedRow, type TreeRow } from './tree-row';
 
+/** What is taken off an amount stands beside it, however far it is set in: “Shop sales”, “less cost of shop goods”. */
+const isTakenOff = ({ name }: ImportEntry, from: ImportEntry | undefined): boolean =>
+  /^less\b/i.test(name) && (from?.balance ?? 0) !== 0;
+
 /**
  * Places each row below the nearest shallower row above it, so that a level may be skipped. A row
  * without a depth is as deep as the one above it.
@@ -12,7 +16,9 @@ export const treeByDepth = (
 ): readonly TreeRow[] => {
   const path: { readonly depth: number; readonly at: number }[] = [];
   return entries.map((entry, at) => {
-    const depth = depthOf(entry) ?? path.at(-1)?.depth ?? 0;
+    const last = path.at(-1);
+    const beside = last !== undefined && isTakenOff(entry, entries[last.at]);
+    const depth = (beside ? last.depth : depthOf(entry)) ?? last?.depth ?? 0;
     while ((path.at(-1)?.depth ?? -1) >= depth) path.pop();
     const parent = path.at(-1)?.at ?? null;
     path.push({ depth, at });

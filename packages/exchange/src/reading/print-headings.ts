@@ -12,6 +12,7 @@ const MONTH =
 const DATE = '\\d{1,2}[/.-]\\d{1,2}[/.-]\\d{2,4}|\\d{4}-\\d{2}-\\d{2}';
 /** Words that may end a heading over amounts: notes, currencies, years, dates, sides. */
 const LAST = `notes?|\\p{Sc}(?:'?000s?)?|usd|gbp|eur|cad|aud|nzd|(?:19|20)\\d\\d|${DATE}|debits?|credits?|dr|cr|balance|amount|total|budget|actual|variance|cost|net`;
+const CURRENCY = /^(?:\p{Sc}(?:'?000s?)?|usd|gbp|eur|cad|aud|nzd)$/iu;
 const ENDS_HEADING = new RegExp(`^(?:${LAST})$`, 'iu');
 const OVER_AMOUNTS = new RegExp(`^(?:${LAST}|${MONTH}|\\d{1,2}(?:st|nd|rd|th)?)$`, 'iu');
 
@@ -32,9 +33,15 @@ const together = (words: readonly PrintWord[]): readonly PrintWord[] => {
   return [{ text: words.map(({ text }) => text).join(' '), start: first.start, end: last.end }];
 };
 
+/** Whether a currency stands right behind a word and says of what the same column is: “Dr £”. */
+const isOfCurrency = (word: PrintWord, next: PrintWord | undefined): boolean =>
+  next !== undefined && next.start - word.end === 1 && CURRENCY.test(next.text);
+
 /** The headings that words make, each up to a word that may end one; `null` where the last has no end. */
 const joined = (words: readonly PrintWord[]): readonly PrintWord[] | null => {
-  const ends = words.flatMap(({ text }, at) => (ENDS_HEADING.test(text) ? [at + 1] : []));
+  const ends = words.flatMap((word, at) =>
+    ENDS_HEADING.test(word.text) && !isOfCurrency(word, words[at + 1]) ? [at + 1] : [],
+  );
   if (ends.at(-1) !== words.length) return null;
   return ends.flatMap((end, at) => together(words.slice(ends[at - 1] ?? 0, end)));
 };

@@ -307,6 +307,21 @@ describe('a text that is no print', () => {
 });
 
 describe('headings over the columns of a print', () => {
+  it('have their currency beside them: a debit stays a debit', async () => {
+    const lines = await linesOf(`
+Trial balance as at 31 August 2026
+                                     Dr £          Cr £
+Fees from parents                                142,300.00
+Staff costs                      139,118.33
+Snacks and food                    3,181.67`);
+    expect(lines.slice(1)).toEqual([
+      '|Dr £|Cr £',
+      'Fees from parents||142,300.00',
+      'Staff costs|139,118.33',
+      'Snacks and food|3,181.67',
+    ]);
+  });
+
   it('may name what a year is of: total of one year, total of the other', async () => {
     const lines = await linesOf(`
 Parish accounts for the year ended 31 December 2025
