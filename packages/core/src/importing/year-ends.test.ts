@@ -61,6 +61,17 @@ Closing bank balance|6,500`);
     expect(lines.slice(-2).map(([, element]) => element)).toEqual(['asset', 'asset']);
   });
 
+  it('is counted once where a balance sheet behind it has the fund and the money', () => {
+    const { balances } = importOf(
+      emptyChart(),
+      aList(
+        `${YEAR}\nSurplus for the year|3,600\nBank balance at 1 April 2025|8,200\nBank balance at 31 March 2026|11,800\nStatement of balances|\nCash at bank|11,800\nAccumulated fund brought forward|8,200`,
+      ),
+    );
+    expect(balances.reduce((all, { amount }) => all + amount, 0)).toBe(0);
+    expect(balances).toHaveLength(6);
+  });
+
   it('leaves a fund at its end to what it is worked out from', () => {
     const lines = linesOf(
       `${YEAR}\nSurplus for the year|3,600\nAccumulated fund at 1 April 2025|8,200\nAccumulated fund at 31 March 2026|11,800`,

@@ -91,10 +91,9 @@ const LEFT =
 
 /**
  * Finds what a year began with and ended with where a statement reconciles them with what the year comes to: “Surplus”,
- * “Bank balance at 1 April”, “Bank balance at 31 March”; and what is left once drawings are taken off; what partners share adds
- * nothing. What it began with
- * is equity, for the list has its surplus by itself; the money that it ended with is an asset, unless other lines hold it.
- * `isWorkedOut` tells results and sums.
+ * “Bank balance at 1 April”, “Bank balance at 31 March”; and what is left once drawings are taken off, or shared out among
+ * partners. What it began with is equity, for the list has its surplus by itself, and the money that it ended with is an
+ * asset, unless other lines hold them. `isWorkedOut` tells results and sums.
  */
 export const yearEndsOf = (
   lines: readonly ImportEntry[],
@@ -106,12 +105,15 @@ export const yearEndsOf = (
   const reconcile = ({ between, closing }: Reconciled, behind: readonly ImportEntry[]): void => {
     const opening =
       between.length === 1 ? between.find(({ name }) => OPENING.test(name)) : undefined;
-    if (opening !== undefined) {
+    const others = lines.filter((one) => one !== closing && one !== opening);
+    // A balance sheet in the same list has the fund by its own name.
+    const again = others.some(({ balance }) => balance === opening?.balance);
+    if (opening !== undefined && again) repeats.add(opening);
+    else if (opening !== undefined) {
       elements.set(opening.line, 'equity');
       if (MONEY.test(opening.name)) kinds.set(opening.line, 'openingBalanceEquity');
     }
     if (isWorkedOut(closing)) return;
-    const others = lines.filter((one) => one !== closing);
     const holds =
       opening !== undefined &&
       MONEY.test(closing.name) &&
