@@ -131,7 +131,7 @@ export * from './importing/source';
 export * from './importing/entry';
 export * from './importing/columns';
 export { joinStaggered } from './importing/staggered';
-export { isAmount, looksGiven } from './importing/column-contents';
+export { holdsAmounts, looksGiven } from './importing/column-contents';
 export { monthOfList } from './importing/month-of-amounts';
 export * from './importing/pasted-amounts';
 export { decimalSignOf, readListedAmount, type DecimalSign } from './importing/amounts';

@@ -1,4 +1,5 @@
 import { CURRENCY } from './period-headings';
+import { elementOfTitle } from './section-titles';
 import type { ColumnReading, SourceRow } from './source';
 
 /** The rows of a list that are accounts or sums, and what it is called. */
@@ -61,7 +62,7 @@ const isTitle = (row: SourceRow): boolean =>
 
 const isSaid = (row: SourceRow): boolean => {
   const words = alone(row) ?? '';
-  return GREETING.test(words) || SENTENCE.test(words);
+  return GREETING.test(words) || (SENTENCE.test(words) && elementOfTitle(words) === null);
 };
 
 /** Who a print is of stands before what it is and for when: few lines, the last of them dated. */

@@ -57,6 +57,13 @@ const GIVEN = 0.7;
 export const areAmounts = (texts: readonly string[]): boolean =>
   share(texts, (text) => isAmount(text) && /[.,]\d{2}\D*$/.test(text)) > GIVEN;
 
+/** Whether a column holds amounts, whatever it is used for; a currency may stand over them, and a dash for none. */
+export const holdsAmounts = (texts: readonly string[]): boolean =>
+  share(
+    texts.map((text) => text.trim()).filter((text) => text !== '' && !/^[-–—]$/.test(text)),
+    isAmount,
+  ) > 0.5;
+
 /** What a column's content speaks for, each from 0 to 1. */
 export const likelyUses = ({ texts, distinct }: Seen, numbers: ReadonlySet<string>): Likely => {
   if (texts.length === 0) return [];

@@ -2,7 +2,7 @@ import type { Element } from '../kinds/element';
 import { elementOf } from '../kinds/kinds';
 import { inferKinds } from '../matching/infer-kind';
 import { nameKey } from '../text/name-key';
-import { add, type Minor } from '../money/minor';
+import { add, negate, sum, type Minor } from '../money/minor';
 import type { ImportEntry } from './entry';
 import { elementOfTitle } from './section-titles';
 
@@ -148,6 +148,13 @@ const makesUpYear = (entries: readonly ImportEntry[], aside: ReadonlySet<ImportE
   });
 };
 
+/** Two lines may make a third by chance. */
+const FEWEST_LINES = 3;
+/** So many sums before an outcome are asked about. */
+const LAST_SUMS = 12;
+/** A print has no more outcomes than these; a list made to have more takes no longer. */
+const ASKED = 40;
+
 /** Whether a line is plainly of a balance sheet, which comes to a profit in the same way. */
 const isHeld = (entry: ImportEntry): boolean => {
   const element = elementOfTitle(entry.name) ?? elementOfName(entry);
@@ -165,7 +172,7 @@ const comesOut = (
   );
   const amounts = before.filter((entry) => !aside.has(entry)).map(({ balance }) => balance ?? 0);
   if (amounts.length < FEWEST_LINES || before.some(isHeld)) return false;
-  let profit = -amounts.reduce((sum, amount) => sum + amount, 0);
+  let profit = negate(sum(amounts));
   return amounts.slice(0, -1).some((amount) => {
     profit += 2 * amount;
     return profit === outcome.balance;
@@ -177,18 +184,11 @@ const isSpent = (entry: ImportEntry): boolean => elementOfName(entry) === 'expen
 /** Whether an outcome is what one sum before it is more than another: all income less all that was spent. */
 const isDifference = ({ line, balance }: ImportEntry, sums: readonly ImportEntry[]): boolean => {
   const before = sums
-    .filter((sum) => sum.line < line)
+    .filter((one) => one.line < line)
     .slice(-LAST_SUMS)
-    .map((sum) => sum.balance ?? 0);
+    .map((one) => one.balance ?? 0);
   return before.some((one) => before.some((other) => other !== 0 && one - other === balance));
 };
-
-const LAST_SUMS = 12;
-/** A print has no more outcomes than these; a list made to have more takes no longer. */
-const ASKED = 40;
-
-/** Two lines may make a third by chance. */
-const FEWEST_LINES = 3;
 
 /** Nobody adds up more lines than these without a total between. */
 const REACH = 200;

@@ -1,6 +1,6 @@
 import { elementOf, isContra } from '../kinds/kinds';
 import type { Element } from '../kinds/element';
-import type { Minor } from '../money/minor';
+import { negate, sum, type Minor } from '../money/minor';
 import type { ImportEntry } from './entry';
 import type { RowKind } from './import-kinds';
 import { profitOf } from './result-lines';
@@ -33,7 +33,7 @@ const linesOf = (rows: readonly TreeRow[], kinds: readonly RowKind[]): readonly 
     if (kind === undefined || !counts || (entry.balance ?? 0) === 0) return [];
     const alone = parent === null && !leaders.has(at) && !isContra(kind.kind);
     const isDoubtful = alone && !kind.stated && kind.confidence < SURE;
-    return [{ at, line: entry.line, element, adds: -(entry.balance ?? 0), isDoubtful }];
+    return [{ at, line: entry.line, element, adds: negate(entry.balance ?? 0), isDoubtful }];
   });
 };
 
@@ -50,7 +50,7 @@ const turnedOver = (doubtful: readonly Line[], apart: Minor): readonly Line[] =>
   if (apart === 0 || doubtful.length > MOST_IN_DOUBT) return [];
   for (let count = 1; count <= MOST_WRONG; count += 1) {
     const [found, ...others] = setsOf(doubtful, count).filter(
-      (lines) => -2 * lines.reduce((sum, { adds }) => sum + adds, 0) === apart,
+      (lines) => -2 * sum(lines.map(({ adds }) => adds)) === apart,
     );
     if (found !== undefined) return others.length === 0 ? found : [];
   }
@@ -79,11 +79,11 @@ export const toldByResults = (
   for (const { line: end, profit } of results.filter((one) => one.profit !== 0).slice(0, RESULTS)) {
     const before = lines.filter(({ line }) => line < end);
     const doubtful = before.filter(({ isDoubtful }) => isDoubtful);
-    const apart = profit - before.reduce((sum, { adds }) => sum + adds, 0);
+    const apart = profit - sum(before.map(({ adds }) => adds));
     const wrong = new Set(turnedOver(doubtful, apart));
     if (apart !== 0 && wrong.size === 0) continue;
     for (const { at } of wrong) turned.add(at);
-    lines = lines.map((line) => (wrong.has(line) ? { ...line, adds: -line.adds } : line));
+    lines = lines.map((line) => (wrong.has(line) ? { ...line, adds: negate(line.adds) } : line));
     for (const { at, element } of doubtful)
       told.set(at, turned.has(at) ? otherOf(element) : element);
   }

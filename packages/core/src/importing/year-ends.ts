@@ -1,6 +1,6 @@
 import type { Element } from '../kinds/element';
 import type { KindCode } from '../kinds/kinds';
-import type { Minor } from '../money/minor';
+import { sum, type Minor } from '../money/minor';
 import type { ImportEntry } from './entry';
 import { isOutcome } from './result-lines';
 
@@ -69,7 +69,7 @@ const sharedOut = (lines: readonly ImportEntry[], at: number): readonly ImportEn
   const [result, ...behind] = lines.slice(at, at + MOST_SHARES);
   const end = behind.findIndex((line) => !isPlain(line) || !SHARED.test(line.name));
   const shares = end < 0 ? behind : behind.slice(0, end);
-  const all = shares.reduce((total, { balance }) => total + (balance ?? 0), 0);
+  const all = sum(shares.map(({ balance }) => balance ?? 0));
   return shares.length > 1 && Math.abs(all) === Math.abs(result?.balance ?? 0) ? shares : [];
 };
 
@@ -79,9 +79,7 @@ const isHeldElsewhere = (
   others: readonly ImportEntry[],
   { behind, sums }: { behind: readonly ImportEntry[]; sums: (entry: ImportEntry) => boolean },
 ): boolean => {
-  const total = behind
-    .filter((entry) => !sums(entry))
-    .reduce((all, entry) => all + (entry.balance ?? 0), 0);
+  const total = sum(behind.filter((entry) => !sums(entry)).map((entry) => entry.balance ?? 0));
   return total === balance || others.some((entry) => entry.balance === balance);
 };
 

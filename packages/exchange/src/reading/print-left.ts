@@ -11,6 +11,8 @@ const GIVEN = 0.7;
 const BEHIND = 16;
 
 const CURRENCY = /^\p{Sc}$/u;
+/** Nobody sets thousands apart in the number of an account. */
+const GROUPED = /\d[,'’]\d{3}(?!\d)/;
 
 /** The amount, or the currency over amounts, with which a line begins, blanks between it and all else. */
 const leftOf = (line: string): PrintWord | null => {
@@ -32,6 +34,7 @@ const hasLeft = (lines: readonly string[]): boolean => {
   const between = ended.filter((line) => leftOf(line) !== null && isBetween(line));
   if (between.length < FEWEST || between.length < ended.length * HALF) return false;
   const lefts = between.flatMap((line) => leftOf(line)?.text ?? []);
+  if (lefts.some((text) => GROUPED.test(text))) return true;
   return lefts.some(isPlainlyAmount) && looksGiven(lefts) < GIVEN;
 };
 

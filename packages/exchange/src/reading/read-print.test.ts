@@ -359,6 +359,17 @@ describe('what stands before the names of a print', () => {
     ]);
   });
 
+  it('is last year also where all are as long as one another', async () => {
+    const lines = await linesOf(
+      '4,200  Slipway rent  4,200.00\n3,011  Safety boat  2,874.25\n1,980  Insurance  2,066.00',
+    );
+    expect(lines.map((line) => line.trim())).toEqual([
+      'Slipway rent|4,200.00|4,200',
+      'Safety boat|2,874.25|3,011',
+      'Insurance|2,066.00|1,980',
+    ]);
+  });
+
   it('is a number where it is as long as the others', async () => {
     const lines = await linesOf(
       '1001  Bank  22,410.07\n1100  Debtors  6,804.55\n1200  Stock  4,410.00',

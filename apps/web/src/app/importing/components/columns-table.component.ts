@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { COLUMN_USES, isAmount, type ColumnUse } from '@iunctus/core';
+import { COLUMN_USES, holdsAmounts, type ColumnUse } from '@iunctus/core';
 import { PickComponent, type PickOption } from '../../shared/components/pick.component';
 import { COLUMN_USE_WORDS } from '../../shared/words/import-words';
 import { ImportDraft } from '../model/import-draft';
@@ -123,10 +123,7 @@ export class ColumnsTableComponent {
     this.draft.columns().uses.map((use, column) => {
       if (use !== null) return AMOUNTS.has(use);
       const shown = this.rows().filter(({ before, headings }) => !before && !headings);
-      const texts = shown.map(({ cells }) => (cells[column] ?? '').trim());
-      const held = texts.filter((text) => text !== '' && !/^[-–—]$/.test(text));
-      // A currency may stand over them.
-      return held.filter(isAmount).length > held.length / 2;
+      return holdsAmounts(shown.map(({ cells }) => cells[column] ?? ''));
     }),
   );
 

@@ -26,6 +26,7 @@ const spellAs = async (of: string): Promise<void> => {
     if (country === of) tell({ type: 'spelling', spelling });
   } catch {
     // Without a dictionary all else is found as before; the next time that the client is told, it is asked for anew.
+    if (country !== of) return;
     country = null;
     tell({ type: 'spelling', spelling: null });
   }
