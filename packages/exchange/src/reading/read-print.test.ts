@@ -359,6 +359,26 @@ describe('what stands before the names of a print', () => {
     ]);
   });
 
+  it('is seen below a letter and between sums without a name, too', async () => {
+    const text = `Good morning,
+
+Receipts and payments 2025/26
+2025                                           2026
+        RECEIPTS
+12,310  Subscriptions                     13,044.00
+ 2,118  Berths                             2,260.00
+14,428                                    15,304.00
+        PAYMENTS
+ 4,200  Slipway rent                       4,200.00
+ 3,011  Safety boat                        2,874.25
+ 7,211                                     7,074.25
+ 7,217  Surplus for the year               8,229.75
+
+Regards`;
+    expect(await formatOf(text)).toBe('text');
+    expect(await linesOf(text)).toContain('        Berths|2,260.00|2,118');
+  });
+
   it('is last year also where all are as long as one another', async () => {
     const lines = await linesOf(
       '4,200  Slipway rent  4,200.00\n3,011  Safety boat  2,874.25\n1,980  Insurance  2,066.00',

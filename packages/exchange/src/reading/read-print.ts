@@ -33,7 +33,9 @@ const GIVEN = 0.7;
 /** Whether lines are a print: names with amounts behind them, parted by nothing but blanks. */
 const isPrint = (lines: readonly string[]): boolean => {
   const held = lines.map(printedLine).filter(isNamed);
-  if (held.length < Math.max(FEWEST, lines.length * HALF)) return false;
+  // Sums without a name say nothing either way.
+  const worded = lines.filter((line) => /\p{L}/u.test(line)).length;
+  if (held.length < Math.max(FEWEST, worded * HALF)) return false;
   const plainly = held.filter(
     ({ gap, amounts }) => gap > 1 || amounts.some(({ text }) => isPlainlyAmount(text)),
   );
